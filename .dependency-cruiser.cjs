@@ -1,0 +1,50 @@
+/** The arrows of the house: the core knows nobody, rooms never reach upwards. */
+const coreOrder = ['language', 'draft', 'listing', 'criteria', 'study', 'outline'];
+const above = ['research', 'writing', 'site', 'formats'];
+const upward = coreOrder.map((room, at) => ({
+  name: `core-${room}-looks-down-only`,
+  severity: 'error',
+  from: { path: `^src/core/${room}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: `^src/core/(${[...coreOrder.slice(at + 1), ...above].join('|')})/` },
+}));
+module.exports = {
+  forbidden: [
+    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true, dependencyTypesNot: ['type-only'] } },
+    { name: 'core-knows-nobody', severity: 'error', from: { path: '^src/core/' }, to: { path: '^src/(web|server|cli|demo)/' } },
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'core-knows-no-interface',
+      severity: 'error',
+      from: { path: '^src/core/' },
+      to: { path: 'node_modules/(react|react-dom|dexie|express|@tiptap)/' },
+    },
+    ...upward,
+    { name: 'cli-stands-alone', severity: 'error', from: { path: '^src/cli/' }, to: { path: '^src/(web|server)/' } },
+    { name: 'server-stands-alone', severity: 'error', from: { path: '^src/server/' }, to: { path: '^src/(web|cli)/' } },
+    { name: 'web-stands-alone', severity: 'error', from: { path: '^src/web/' }, to: { path: '^src/(server|cli)/' } },
+    {
+      name: 'ui-knows-no-data',
+      severity: 'error',
+      from: { path: '^src/web/ui/' },
+      to: { path: '^src/web/(data|state|screens|services|workers|app)/' },
+    },
+    {
+      name: 'screens-do-not-import-each-other',
+      severity: 'error',
+      from: { path: '^src/web/screens/([^/]+)/' },
+      to: { path: '^src/web/screens/', pathNot: '^src/web/screens/$1/' },
+    },
+    { name: 'not-to-tests', severity: 'error', from: { pathNot: '\\.test\\.tsx?$' }, to: { path: '\\.test\\.tsx?$' } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.js', '.json'] },
+  },
+};

@@ -1,0 +1,30 @@
+// Writes every generated table; with --check it only tells whether the committed ones are current.
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { dirname } from 'node:path';
+import { irregularForms, knownWords } from './generate-language.mjs';
+import { profileValidator, siteFileValidator } from './generate-validators.mjs';
+import { widthTable } from './generate-widths.mjs';
+
+const tables = {
+  'src/core/language/generated/known-words.ts': knownWords,
+  'src/core/language/generated/irregular-forms.ts': irregularForms,
+  'src/core/listing/generated/arimo-widths.ts': widthTable,
+  'src/core/criteria/generated/profile-validator.js': profileValidator,
+  'src/core/formats/generated/site-file-validator.js': siteFileValidator,
+};
+const check = process.argv.includes('--check');
+let stale = 0;
+for (const [path, make] of Object.entries(tables)) {
+  const text = make();
+  const before = existsSync(path) ? readFileSync(path, 'utf8') : null;
+  if (before === text) continue;
+  if (check) {
+    stale += 1;
+    console.error(`${path} is not current: run \`npm run generate\` and commit the result.`);
+  } else {
+    mkdirSync(dirname(path), { recursive: true });
+    writeFileSync(path, text);
+    console.log(`wrote ${path}`);
+  }
+}
+process.exit(stale ? 1 : 0);

@@ -1,0 +1,173 @@
+import type { Element, RootContent } from 'hast';
+import { type Block, type Container, type Mark, type NextId, type Picture, tidyMarks } from './draft.ts';
+import { attribute, classNames, findElement, textOf } from './hast-reading.ts';
+import { safeHref, safeSrc } from './sanitise.ts';
+
+type OpenMark = Omit<Mark, 'start' | 'end'>;
+
+/** What the block in hand will be. */
+interface Shape {
+  kind: 'paragraph' | 'heading' | 'image';
+  level?: number;
+  image?: Picture;
+}
+
+const PARAGRAPH: Shape = { kind: 'paragraph' };
+
+/** Turns a walk over markup into the flat list of blocks: white space collapsed, marks gathered, containers named. */
+export class BlockCollector {
+  readonly blocks: Block[] = [];
+  private buffer = '';
+  private marks: Mark[] = [];
+  private readonly openMarks: OpenMark[] = [];
+  private containers: { make: (key: string) => Container; made: Container | null }[] = [];
+  private shape: Shape = PARAGRAPH;
+  private waiting: (() => void)[] = [];
+
+  constructor(private readonly nextId: NextId) {}
+
+  text(value: string): void {
+    const start = this.buffer.length;
+    let piece = value.replace(/[ \t\r\n\f]+/g, ' ');
+    if (piece.startsWith(' ') && (start === 0 || /[ \n]$/.test(this.buffer))) piece = piece.slice(1);
+    this.buffer += piece;
+    if (piece === '') return;
+    for (const mark of this.openMarks) this.marks.push({ ...mark, start, end: this.buffer.length });
+  }
+
+  lineBreak(): void {
+    this.buffer = this.buffer.replace(/ $/, '');
+    const start = this.buffer.length;
+    this.buffer += '\n';
+    for (const mark of this.openMarks) this.marks.push({ ...mark, start, end: start + 1 });
+  }
+
+  mark(type: Mark['type'], inner: () => void): void {
+    this.openMarks.push({ type });
+    inner();
+    this.openMarks.pop();
+  }
+
+  link(href: string | undefined, title: string | undefined, inner: () => void): void {
+    const safe = href === undefined ? null : safeHref(href);
+    if (safe === null) return inner();
+    this.openMarks.push({ type: 'link', href: safe, ...(title ? { title } : {}) });
+    inner();
+    this.openMarks.pop();
+  }
+
+  /** Ends the block in hand. Images met in its text follow it. */
+  flush(): void {
+    const text = this.buffer.replace(/\s+$/, '');
+    if (text.trim() !== '') this.push({ kind: this.shape.kind, level: this.shape.level, image: this.shape.image, text, marks: tidyMarks(this.marks, text) });
+    this.buffer = '';
+    this.marks = [];
+    const waiting = this.waiting;
+    this.waiting = [];
+    for (const put of waiting) put();
+  }
+
+  /** A block of its own around what `inner` reads. */
+  paragraph(inner: () => void): void {
+    this.flush();
+    inner();
+    this.flush();
+  }
+
+  within(shape: Shape, inner: () => void): void {
+    this.flush();
+    const before = this.shape;
+    const count = this.blocks.length;
+    this.shape = shape;
+    inner();
+    this.flush();
+    this.shape = before;
+    // A heading without words is a fault that the writer should see, not lose.
+    if (shape.kind === 'heading' && this.blocks.length === count) this.push({ ...shape, text: '', marks: [] });
+  }
+
+  container(make: (key: string) => Container, inner: () => void): void {
+    this.flush();
+    this.containers.push({ make, made: null });
+    inner();
+    this.flush();
+    this.containers.pop();
+  }
+
+  /** A table cell: one that holds nothing still makes a block, so that the table keeps its shape. */
+  cell(inner: () => void): void {
+    const before = this.blocks.length;
+    inner();
+    this.flush();
+    if (this.blocks.length === before) this.push({ kind: 'paragraph', text: '', marks: [] });
+  }
+
+  divider(): void {
+    this.flush();
+    this.push({ kind: 'divider', text: '', marks: [] });
+  }
+
+  code(el: Element): void {
+    this.flush();
+    const inner = findElement(el, (child) => child.tagName === 'code');
+    const language = classNames(inner ?? el).find((name) => name.startsWith('language-'))?.slice(9);
+    this.push({ kind: 'code', text: textOf(el).replace(/\r\n?/g, '\n').replace(/\n$/, ''), marks: [], ...(language ? { language } : {}) });
+  }
+
+  kept(html: string, embeds: string[]): void {
+    if (html === '') return;
+    this.flush();
+    this.push({ kind: 'kept', text: '', marks: [], html, embeds });
+  }
+
+  image(el: Element, extra: Partial<Picture> = {}): void {
+    const picture = this.pictureOf(el, extra);
+    if (!picture) return;
+    const link = [...this.openMarks].reverse().find((mark) => mark.type === 'link')?.href;
+    if (link && !picture.link) picture.link = link;
+    const put = () => this.push({ kind: 'image', text: '', marks: [], image: picture });
+    // Inside a line of text the picture follows its paragraph, so that the sentence stays whole.
+    if (this.buffer.trim() !== '') this.waiting.push(put);
+    else put();
+  }
+
+  figure(img: Element, caption: Element | null, link: string | undefined, el: Element, walk: (nodes: RootContent[]) => void): void {
+    this.flush();
+    const names = classNames(el);
+    const side = names.includes('side-left') ? 'left' : names.includes('side-right') ? 'right' : undefined;
+    const safe = link === undefined ? null : safeHref(link);
+    const picture = this.pictureOf(img, {
+      ...(side ? { side } : {}),
+      ...(safe ? { link: safe } : {}),
+      ...(names.includes('enlarge') ? { enlarge: true } : {}),
+    });
+    if (!picture) return caption ? this.paragraph(() => walk(caption.children as RootContent[])) : undefined;
+    const before = this.blocks.length;
+    if (caption) this.within({ kind: 'image', image: picture }, () => walk(caption.children as RootContent[]));
+    if (this.blocks.length === before) this.push({ kind: 'image', text: '', marks: [], image: picture });
+  }
+
+  private pictureOf(el: Element, extra: Partial<Picture>): Picture | null {
+    const src = safeSrc((attribute(el, 'src') ?? '').trim());
+    if (!src) return null;
+    const width = Number.parseInt(attribute(el, 'width') ?? '', 10);
+    return { src, alt: attribute(el, 'alt') ?? null, ...(width > 0 ? { width } : {}), ...extra };
+  }
+
+  private push(block: Omit<Block, 'id' | 'path'>): void {
+    const id = this.nextId();
+    const path = this.containers.map((open) => {
+      open.made ??= open.make(id);
+      return open.made;
+    });
+    const clean: Block = { id, kind: block.kind, path, text: block.text, marks: block.marks };
+    if (block.level) clean.level = block.level;
+    if (block.image) clean.image = block.image;
+    if (block.language) clean.language = block.language;
+    if (block.html !== undefined) {
+      clean.html = block.html;
+      clean.embeds = block.embeds ?? [];
+    }
+    this.blocks.push(clean);
+  }
+}

@@ -1,0 +1,122 @@
+/** What a run of text carries besides its characters. Offsets are UTF-16 code units of the block's text. */
+export interface Mark {
+  type: 'bold' | 'italic' | 'underline' | 'strike' | 'code' | 'superscript' | 'subscript' | 'link';
+  start: number;
+  end: number;
+  /** Links only: the address as written. */
+  href?: string;
+  /** Links only. */
+  title?: string;
+}
+
+/**
+ * What a block stands in, outermost first. `key` is the id of the first block inside, so that blocks with equal
+ * type, depth and key share one container.
+ */
+export type Container =
+  | { type: 'list'; key: string; ordered: boolean; start?: number }
+  | { type: 'item'; key: string }
+  | { type: 'quote'; key: string }
+  | { type: 'table'; key: string }
+  | { type: 'row'; key: string }
+  | { type: 'cell'; key: string; header: boolean; colspan?: number; rowspan?: number };
+
+/** A picture as the draft shows it; the file itself lies elsewhere under the same address. */
+export interface Picture {
+  src: string;
+  /** Null: no alternative text was given. Empty: marked as decorative. */
+  alt: string | null;
+  side?: 'left' | 'right';
+  /** Pixels as shown. */
+  width?: number;
+  link?: string;
+  enlarge?: boolean;
+}
+
+export type BlockKind = 'paragraph' | 'heading' | 'code' | 'divider' | 'image' | 'kept';
+
+/** One block of text with its place. An image's text is its caption; markup that is kept as it is has none. */
+export interface Block {
+  id: string;
+  kind: BlockKind;
+  /** Headings only, 1 to 6. */
+  level?: number;
+  path: Container[];
+  /** Line breaks inside a block are `\n`. */
+  text: string;
+  marks: Mark[];
+  image?: Picture;
+  /** Code blocks only. */
+  language?: string;
+  /** Kept markup only: sanitised HTML. */
+  html?: string;
+  /** Kept markup only: addresses that it loads from. */
+  embeds?: string[];
+}
+
+/** The body of a post, as stored. */
+export interface Draft {
+  version: 1;
+  blocks: Block[];
+}
+
+export const emptyDraft = (): Draft => ({ version: 1, blocks: [] });
+
+/** Gives out ids; passed in, so that the core stays without chance. */
+export type NextId = () => string;
+
+/** Ids `b1`, `b2`, ... for readers that need no more. */
+export function countingIds(prefix = 'b'): NextId {
+  let next = 0;
+  return () => {
+    next += 1;
+    return `${prefix}${next}`;
+  };
+}
+
+/** True for blocks whose text a reader reads as words of the body. */
+export const isRead = (block: Block): boolean =>
+  block.kind === 'paragraph' || block.kind === 'heading' || (block.kind === 'image' && block.text !== '');
+
+/** The links of a block in order; neighbouring runs of one address are one link. */
+export function linksOf(block: Block): { start: number; end: number; href: string; text: string }[] {
+  const links: { start: number; end: number; href: string; text: string }[] = [];
+  for (const mark of block.marks) {
+    if (mark.type !== 'link' || mark.href === undefined) continue;
+    links.push({ start: mark.start, end: mark.end, href: mark.href, text: block.text.slice(mark.start, mark.end) });
+  }
+  return links.sort((a, b) => a.start - b.start);
+}
+
+const MARK_ORDER: Mark['type'][] = ['link', 'bold', 'italic', 'underline', 'strike', 'superscript', 'subscript', 'code'];
+
+/**
+ * Marks in canonical form: inside the text, none empty, touching ones of a kind joined, in a fixed order.
+ * White space at the edges is let go, as no format can carry it safely.
+ */
+export function tidyMarks(marks: Mark[], text: string): Mark[] {
+  const out: Mark[] = [];
+  for (const type of MARK_ORDER) {
+    const same = marks
+      .filter((mark) => mark.type === type)
+      .map((mark) => ({ ...mark, start: Math.max(0, mark.start), end: Math.min(text.length, mark.end) }))
+      .sort((a, b) => a.start - b.start || a.end - b.end);
+    const joined: Mark[] = [];
+    for (const mark of same) {
+      if (mark.end <= mark.start) continue;
+      const last = joined.at(-1);
+      if (last && mark.start < last.end) {
+        if (mark.end <= last.end) continue;
+        if (last.href === mark.href) last.end = mark.end;
+        else joined.push({ ...mark, start: last.end });
+      } else if (last && mark.start === last.end && last.href === mark.href && last.title === mark.title) last.end = mark.end;
+      else joined.push(mark);
+    }
+    for (const mark of joined) {
+      while (mark.start < mark.end && /\s/.test(text[mark.start])) mark.start += 1;
+      while (mark.end > mark.start && /\s/.test(text[mark.end - 1])) mark.end -= 1;
+      if (mark.end > mark.start) out.push(mark);
+    }
+  }
+  return out;
+}

@@ -1,0 +1,55 @@
+export const STATUSES = ['draft', 'in-review', 'scheduled', 'published'] as const;
+export type Status = (typeof STATUSES)[number];
+
+/** What a post has besides its body. Texts are empty, never missing, where nothing was written. */
+export interface PostFields {
+  title: string;
+  /** As written for the results page; empty: the title stands in. */
+  metaTitle: string;
+  metaDescription: string;
+  slug: string;
+  canonical: string;
+  excerpt: string;
+  keyword: string;
+  supporting: string[];
+  /** BCP 47 tag; empty where not declared. */
+  language: string;
+  status: Status;
+  /** RFC 3339 instants; empty where not set. */
+  date: string;
+  updated: string;
+  author: string;
+  category: string;
+  categories: string[];
+  tags: string[];
+  /** Featured picture: address and alternative text (null: none given). */
+  image: string;
+  imageAlt: string | null;
+  /** Words that the brief asks for; null: no wish. */
+  targetWords: number | null;
+  goal: string;
+  audience: string[];
+  tone: string;
+  style: string;
+  points: string[];
+  nextStep: string;
+  /** Questions chosen to be answered. */
+  questions: string[];
+  /** Sentences marked as the house's own data. */
+  ownFigures: string[];
+  /** Front matter of a file that is none of the above: kept and written back. */
+  unknown: Record<string, unknown>;
+}
+
+export const emptyFields = (): PostFields => ({
+  title: '', metaTitle: '', metaDescription: '', slug: '', canonical: '', excerpt: '', keyword: '', supporting: [],
+  language: '', status: 'draft', date: '', updated: '', author: '', category: '', categories: [], tags: [],
+  image: '', imageAlt: null, targetWords: null, goal: '', audience: [], tone: '', style: '', points: [], nextStep: '',
+  questions: [], ownFigures: [], unknown: {},
+});
+
+/** A post out of a file or the database: fields and body. */
+export interface PostDocument {
+  fields: PostFields;
+  draft: import('./draft.ts').Draft;
+}

@@ -1,0 +1,213 @@
+import type { Element, ElementContent, Root, RootContent } from 'hast';
+import { sanitize } from 'hast-util-sanitize';
+import { toHtml } from 'hast-util-to-html';
+import rehypeParse from 'rehype-parse';
+import { unified } from 'unified';
+import { countingIds, type Draft, type NextId } from './draft.ts';
+import { attribute, childElements, classNames, findElement, textOf } from './hast-reading.ts';
+import { BlockCollector } from './block-collector.ts';
+import { emptyFields, type PostDocument } from './post-fields.ts';
+import { keptSchema } from './sanitise.ts';
+
+const parser = unified().use(rehypeParse);
+
+/** Page furniture by element: no part of a post's text outside an article; navigation nowhere. */
+const FURNITURE = new Set(['header', 'footer', 'aside']);
+const NAVIGATION = new Set(['nav', 'form', 'dialog', 'menu', 'search']);
+const IGNORED = new Set(['script', 'style', 'noscript', 'template', 'head', 'link', 'meta', 'title', 'base', 'svg', 'canvas', 'button', 'input', 'select', 'textarea', 'object', 'embed', 'applet', 'math']);
+const KEPT = new Set(['iframe', 'video', 'audio']);
+
+/**
+ * Reads HTML, a whole page or a piece of one. Of a page, the article (else main, else body) is the body and its
+ * furniture is left out; title, meta description, canonical address and language are taken from the head.
+ * Any input gives a document; markup that could run is dropped.
+ */
+export function readHtml(html: string, nextId: NextId = countingIds()): PostDocument {
+  return documentFromTree(parser.parse(html) as Root, nextId);
+}
+
+/** The document of a parsed page or fragment. */
+export function documentFromTree(tree: Root, nextId: NextId): PostDocument {
+  const fields = emptyFields();
+  const page = findElement(tree, (el) => el.tagName === 'html');
+  const head = page ? findElement(page, (el) => el.tagName === 'head') : null;
+  if (page) fields.language = attribute(page, 'lang') ?? '';
+  if (head) {
+    const title = findElement(head, (el) => el.tagName === 'title');
+    if (title) fields.metaTitle = collapse(textOf(title));
+    fields.metaDescription = collapse(metaContent(head, 'description') ?? '');
+    const canonical = findElement(head, (el) => el.tagName === 'link' && classNames(el, 'rel').includes('canonical'));
+    fields.canonical = canonical ? (attribute(canonical, 'href') ?? '') : '';
+    fields.slug = lastSegment(fields.canonical);
+    fields.image = metaContent(head, 'og:image') ?? '';
+    fields.author = metaContent(head, 'author') ?? '';
+  }
+  const root = bodyOf(tree);
+  const isArticle = root.type === 'element' && root.tagName === 'article';
+  const draft = readBody(root, nextId, !isArticle);
+  const firstH1 = draft.blocks.find((block) => block.kind === 'heading' && block.level === 1 && block.text !== '');
+  // A page may set its title above the article.
+  const outside = firstH1 ? null : findElement(tree, (el) => el.tagName === 'h1');
+  fields.title = collapse(firstH1?.text ?? (outside ? textOf(outside) : ''));
+  return { fields, draft };
+}
+
+function metaContent(head: Element, name: string): string | undefined {
+  const meta = findElement(
+    head,
+    (el) => el.tagName === 'meta' && (attribute(el, 'name') ?? attribute(el, 'property') ?? '').toLowerCase() === name,
+  );
+  return meta ? attribute(meta, 'content') : undefined;
+}
+
+const collapse = (text: string) => text.replace(/\s+/g, ' ').trim();
+
+function lastSegment(address: string): string {
+  const path = address.replace(/^[a-z]+:\/\/[^/]*/i, '').replace(/[?#].*$/, '');
+  const last = path.split('/').filter(Boolean).at(-1) ?? '';
+  try {
+    return decodeURIComponent(last);
+  } catch {
+    return last;
+  }
+}
+
+/** The element that holds the text. */
+function bodyOf(tree: Root): Root | Element {
+  const body = findElement(tree, (el) => el.tagName === 'body') ?? tree;
+  const articles = childElements(body, 'article', true);
+  // A page with one article is about it; with several (a list of teasers) it is about all of them.
+  if (articles.length === 1) return articles[0];
+  return findElement(body, (el) => el.tagName === 'main' || attribute(el, 'role') === 'main') ?? body;
+}
+
+/** Reads the children of an element into blocks. */
+function readBody(root: Root | Element, nextId: NextId, dropFurniture: boolean): Draft {
+  const collector = new BlockCollector(nextId);
+  walk(root.children as RootContent[], collector, dropFurniture);
+  collector.flush();
+  return { version: 1, blocks: collector.blocks };
+}
+
+const BLOCKS = new Set(
+  'address article blockquote body center dd details div dl dt fieldset figcaption figure h1 h2 h3 h4 h5 h6 hgroup hr html legend li main ol p pre section summary table tbody td tfoot th thead tr ul caption'.split(' '),
+);
+
+const INLINE_MARKS: Record<string, 'bold' | 'italic' | 'underline' | 'strike' | 'code' | 'superscript' | 'subscript'> = {
+  b: 'bold', strong: 'bold', i: 'italic', em: 'italic', cite: 'italic', u: 'underline', ins: 'underline',
+  s: 'strike', strike: 'strike', del: 'strike', code: 'code', kbd: 'code', samp: 'code', tt: 'code', sup: 'superscript', sub: 'subscript',
+};
+
+function isFurniture(el: Element, outsideArticle: boolean): boolean {
+  const role = attribute(el, 'role') ?? '';
+  if (NAVIGATION.has(el.tagName) || ['navigation', 'search', 'dialog', 'menu'].includes(role)) return true;
+  if (!outsideArticle) return false;
+  // A header that holds the title is text; what it holds besides is judged by itself.
+  if (el.tagName === 'header') return !findElement(el, (inner) => inner.tagName === 'h1');
+  return FURNITURE.has(el.tagName) || ['banner', 'contentinfo', 'complementary'].includes(role);
+}
+
+function walk(nodes: RootContent[], out: BlockCollector, dropFurniture: boolean): void {
+  for (const node of nodes) {
+    if (node.type === 'text') out.text(node.value);
+    if (node.type === 'element') element(node, out, dropFurniture);
+  }
+}
+
+function element(el: Element, out: BlockCollector, drop: boolean): void {
+  const tag = el.tagName;
+  const inner = () => walk(el.children as RootContent[], out, drop && tag !== 'article');
+  if (IGNORED.has(tag) || attribute(el, 'hidden') !== undefined) return;
+  if (isFurniture(el, drop) || attribute(el, 'id') === 'footnote-label') return;
+  if (KEPT.has(tag)) return out.kept(...keptMarkup(el));
+  if (tag === 'br') return out.lineBreak();
+  if (tag === 'img') return out.image(el);
+  if (tag === 'figure') return figure(el, out, drop);
+  if (tag === 'picture') {
+    const img = findElement(el, (inner) => inner.tagName === 'img');
+    return img ? out.image(img) : undefined;
+  }
+  if (/^h[1-6]$/.test(tag)) return out.within({ kind: 'heading', level: Number(tag[1]) }, inner);
+  if (tag === 'hr') return out.divider();
+  if (tag === 'pre') return out.code(el);
+  if (tag === 'blockquote') return out.container((key) => ({ type: 'quote', key }), inner);
+  if (tag === 'ul' || tag === 'ol') {
+    const start = tag === 'ol' ? Number(attribute(el, 'start') ?? 1) : 1;
+    return out.container((key) => ({ type: 'list', key, ordered: tag === 'ol', ...(start > 1 ? { start } : {}) }), () => listItems(el, out, drop));
+  }
+  if (tag === 'li') return out.container((key) => ({ type: 'item', key }), inner);
+  if (tag === 'table') return table(el, out, drop);
+  if (tag === 'a') return out.link(attribute(el, 'href'), attribute(el, 'title'), inner);
+  const mark = INLINE_MARKS[tag];
+  // Word processors wrap a whole paste in a bold element that is told not to be bold.
+  if (mark && !/font-weight:\s*(?:normal|400)/.test(attribute(el, 'style') ?? '')) return out.mark(mark, inner);
+  if (mark) return inner();
+  if (BLOCKS.has(tag)) return out.paragraph(inner);
+  styled(el, out, inner);
+}
+
+/** Spans that carry their format as a style (word processors write these). */
+function styled(el: Element, out: BlockCollector, inner: () => void): void {
+  const style = el.tagName === 'span' ? (attribute(el, 'style') ?? '') : '';
+  const bold = /font-weight:\s*(?:bold|[6-9]00)/.test(style);
+  const italic = /font-style:\s*italic/.test(style);
+  const read = italic ? () => out.mark('italic', inner) : inner;
+  if (bold) out.mark('bold', read);
+  else read();
+}
+
+/** Text straight inside a list is an item of its own. */
+function listItems(el: Element, out: BlockCollector, drop: boolean): void {
+  for (const child of el.children) {
+    if (child.type === 'element' && child.tagName === 'li') element(child, out, drop);
+    else if (child.type === 'element' || (child.type === 'text' && child.value.trim() !== '')) {
+      out.container((key) => ({ type: 'item', key }), () => walk([child as RootContent], out, drop));
+    }
+  }
+}
+
+function table(el: Element, out: BlockCollector, drop: boolean): void {
+  const caption = childElements(el, 'caption')[0];
+  if (caption) out.paragraph(() => walk(caption.children as RootContent[], out, drop));
+  out.container((key) => ({ type: 'table', key }), () => {
+    for (const row of childElements(el, 'tr', true)) {
+      out.container((key) => ({ type: 'row', key }), () => {
+        for (const cell of row.children) {
+          if (cell.type !== 'element' || (cell.tagName !== 'td' && cell.tagName !== 'th')) continue;
+          const span = (name: string) => Math.min(100, Number(attribute(cell, name) ?? 1) || 1);
+          const [colspan, rowspan] = [span('colSpan'), span('rowSpan')];
+          out.container(
+            (key) => ({
+              type: 'cell', key, header: cell.tagName === 'th',
+              ...(colspan > 1 ? { colspan } : {}), ...(rowspan > 1 ? { rowspan } : {}),
+            }),
+            // An empty cell keeps its place with an empty paragraph.
+            () => out.cell(() => walk(cell.children as RootContent[], out, drop)),
+          );
+        }
+      });
+    }
+  });
+}
+
+function figure(el: Element, out: BlockCollector, drop: boolean): void {
+  const img = findElement(el, (inner) => inner.tagName === 'img');
+  if (!img) return out.paragraph(() => walk(el.children as RootContent[], out, drop));
+  const caption = findElement(el, (inner) => inner.tagName === 'figcaption');
+  const anchor = findElement(el, (inner) => inner.tagName === 'a' && findElement(inner, (deep) => deep === img) !== null);
+  out.figure(img, caption, anchor ? attribute(anchor, 'href') : undefined, el, (nodes) => walk(nodes, out, drop));
+}
+
+function keptMarkup(el: Element): [html: string, embeds: string[]] {
+  const clean = sanitize({ type: 'root', children: [el as ElementContent] }, keptSchema) as Root;
+  const embeds: string[] = [];
+  const visit = (node: Root | RootContent) => {
+    if (node.type === 'element') {
+      const src = attribute(node, 'src');
+      if (src) embeds.push(src);
+    }
+    if ('children' in node) for (const child of node.children) visit(child as RootContent);
+  };
+  visit(clean);
+  return [toHtml(clean), embeds];
+}

@@ -1,0 +1,107 @@
+import type { Element, ElementContent, Root } from 'hast';
+import { toHtml } from 'hast-util-to-html';
+import rehypeParse from 'rehype-parse';
+import { unified } from 'unified';
+import type { Block, Draft, Mark } from './draft.ts';
+import { type Inline, inlineTree, type Nested, nest } from './nest.ts';
+import type { PostDocument } from './post-fields.ts';
+
+const fragment = unified().use(rehypeParse, { fragment: true });
+
+const el = (tagName: string, properties: Element['properties'], children: ElementContent[]): Element => ({
+  type: 'element', tagName, properties, children,
+});
+const textNode = (value: string): ElementContent => ({ type: 'text', value });
+
+const TAGS: Record<Exclude<Mark['type'], 'link'>, string> = {
+  bold: 'strong', italic: 'em', underline: 'u', strike: 's', code: 'code', superscript: 'sup', subscript: 'sub',
+};
+
+const inlineNodes = (parts: Inline[]): ElementContent[] =>
+  parts.map((part) => {
+    if ('break' in part) return el('br', {}, []);
+    if ('text' in part) return textNode(part.text);
+    const { mark, children } = part;
+    if (mark.type !== 'link') return el(TAGS[mark.type], {}, inlineNodes(children));
+    return el('a', { href: mark.href, ...(mark.title ? { title: mark.title } : {}) }, inlineNodes(children));
+  });
+
+/** The hast of a picture: a bare `img` where nothing else is known, a `figure` otherwise. */
+export function pictureNode(block: Block): Element {
+  const { src, alt, width, side, link, enlarge } = block.image!;
+  const img = el('img', { src, ...(alt === null ? {} : { alt }), ...(width ? { width } : {}) }, []);
+  const classes = [side ? `side-${side}` : '', enlarge ? 'enlarge' : ''].filter(Boolean);
+  return el('figure', classes.length ? { className: classes } : {}, [
+    link ? el('a', { href: link }, [img]) : img,
+    ...(block.text ? [el('figcaption', {}, inlineNodes(inlineTree(block)))] : []),
+  ]);
+}
+
+function blockNode(block: Block): ElementContent[] {
+  const inline = () => inlineNodes(inlineTree(block));
+  if (block.kind === 'heading') return [el(`h${block.level ?? 2}`, {}, inline())];
+  if (block.kind === 'divider') return [el('hr', {}, [])];
+  if (block.kind === 'image') return [pictureNode(block)];
+  if (block.kind === 'kept') return (fragment.parse(block.html ?? '') as Root).children as ElementContent[];
+  if (block.kind === 'code') {
+    const classes = block.language ? { className: [`language-${block.language}`] } : {};
+    return [el('pre', {}, [el('code', classes, [textNode(`${block.text}\n`)])])];
+  }
+  return block.text === '' ? [] : [el('p', {}, inline())];
+}
+
+/** The hast of a nested draft. */
+export function hastOf(nodes: Nested[]): ElementContent[] {
+  return nodes.flatMap((node): ElementContent[] => {
+    if ('block' in node) return blockNode(node.block);
+    const { container } = node;
+    const only = node.children.length === 1 ? node.children[0] : null;
+    // A lone paragraph in an item or cell needs no element of its own.
+    const tight = only && 'block' in only && only.block.kind === 'paragraph';
+    const children = tight ? inlineNodes(inlineTree(only.block)) : hastOf(node.children);
+    if (container.type === 'quote') return [el('blockquote', {}, hastOf(node.children))];
+    if (container.type === 'item') return [el('li', {}, children)];
+    if (container.type === 'list') {
+      return [el(container.ordered ? 'ol' : 'ul', container.start ? { start: container.start } : {}, hastOf(node.children))];
+    }
+    if (container.type === 'table') return [el('table', {}, [el('tbody', {}, hastOf(node.children))])];
+    if (container.type === 'row') return [el('tr', {}, hastOf(node.children))];
+    const spans = {
+      ...(container.colspan ? { colSpan: container.colspan } : {}),
+      ...(container.rowspan ? { rowSpan: container.rowspan } : {}),
+    };
+    return [el(container.header ? 'th' : 'td', spans, children)];
+  });
+}
+
+/** The body of a draft as clean HTML: structure and words, no styles, no ids. */
+export function writeHtml(draft: Draft): string {
+  const nodes = hastOf(nest(draft));
+  const spaced = nodes.flatMap((node, at) => (at === 0 ? [node] : [textNode('\n'), node]));
+  return toHtml({ type: 'root', children: spaced } as Root);
+}
+
+/** A post as a whole page: head with title, description, canonical address and language, an article with its title. */
+export function writeHtmlPage({ fields, draft }: PostDocument, metaTitle: string): string {
+  const titled = draft.blocks.some((block) => block.kind === 'heading' && block.level === 1 && block.text === fields.title);
+  const meta = (name: string, content: string) => (content ? [textNode('\n  '), el('meta', { name, content }, [])] : []);
+  const head = el('head', {}, [
+    textNode('\n  '),
+    el('meta', { charSet: 'utf-8' }, []),
+    ...(metaTitle ? [textNode('\n  '), el('title', {}, [textNode(metaTitle)])] : []),
+    ...meta('description', fields.metaDescription),
+    ...meta('author', fields.author),
+    ...(fields.canonical ? [textNode('\n  '), el('link', { rel: ['canonical'], href: fields.canonical }, [])] : []),
+    ...(fields.image ? [textNode('\n  '), el('meta', { property: 'og:image', content: fields.image }, [])] : []),
+    textNode('\n'),
+  ]);
+  const featured = fields.image ? [el('figure', {}, [el('img', { src: fields.image, ...(fields.imageAlt === null ? {} : { alt: fields.imageAlt }) }, [])])] : [];
+  const article = [
+    ...(fields.title && !titled ? [el('h1', {}, [textNode(fields.title)])] : []),
+    ...featured,
+    ...hastOf(nest(draft)),
+  ].flatMap((node) => [textNode('\n'), node]);
+  const body = el('body', {}, [textNode('\n'), el('article', {}, [...article, textNode('\n')]), textNode('\n')]);
+  const html = el('html', fields.language ? { lang: fields.language } : {}, [textNode('\n'), head, textNode('\n'), body, textNode('\n')]);
+  return `${toHtml({ type: 'root', children: [{ type: 'doctype' }, textNode('\n'), html] } as Root)}\n`;
+}

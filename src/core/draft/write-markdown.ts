@@ -1,0 +1,104 @@
+import { toHtml } from 'hast-util-to-html';
+import type { BlockContent, PhrasingContent, Root, RootContent } from 'mdast';
+import { gfmToMarkdown } from 'mdast-util-gfm';
+import { toMarkdown } from 'mdast-util-to-markdown';
+import type { Block, Draft, Mark } from './draft.ts';
+import { writeFrontMatter } from './front-matter.ts';
+import { type Inline, inlineTree, type Nested, nest } from './nest.ts';
+import type { PostDocument } from './post-fields.ts';
+import { hastOf, pictureNode } from './write-html.ts';
+
+const HTML_TAGS: Partial<Record<Mark['type'], string>> = { underline: 'u', superscript: 'sup', subscript: 'sub' };
+
+const html = (value: string) => ({ type: 'html' as const, value });
+
+function phrasing(parts: Inline[], lineBreak: 'break' | 'html'): PhrasingContent[] {
+  return parts.flatMap((part): PhrasingContent[] => {
+    if ('break' in part) return [lineBreak === 'break' ? { type: 'break' } : html('<br>')];
+    if ('text' in part) return [{ type: 'text', value: part.text }];
+    const { mark } = part;
+    const children = () => phrasing(part.children, lineBreak);
+    const tag = HTML_TAGS[mark.type];
+    if (tag) return [html(`<${tag}>`), ...children(), html(`</${tag}>`)];
+    if (mark.type === 'code') return code(part.children, lineBreak);
+    if (mark.type === 'link') return [{ type: 'link', url: mark.href ?? '', title: mark.title ?? null, children: children() as never }];
+    return [{ type: mark.type === 'bold' ? 'strong' : mark.type === 'italic' ? 'emphasis' : 'delete', children: children() }];
+  });
+}
+
+function code(parts: Inline[], lineBreak: 'break' | 'html'): PhrasingContent[] {
+  return parts.flatMap((part): PhrasingContent[] => {
+    if ('text' in part) return [{ type: 'inlineCode', value: part.text }];
+    return 'break' in part ? phrasing([part], lineBreak) : code(part.children, lineBreak);
+  });
+}
+
+function blockContent(block: Block): RootContent[] {
+  if (block.kind === 'heading') {
+    return [{ type: 'heading', depth: (block.level ?? 2) as 1 | 2 | 3 | 4 | 5 | 6, children: phrasing(inlineTree(block), 'html') }];
+  }
+  if (block.kind === 'divider') return [{ type: 'thematicBreak' }];
+  if (block.kind === 'code') return [{ type: 'code', lang: block.language ?? null, value: block.text }];
+  if (block.kind === 'kept') return [html(block.html ?? '')];
+  if (block.kind === 'image') {
+    const { src, alt, width, side, link, enlarge } = block.image!;
+    // Markdown's own image says address and alternative text; whatever else is known needs a figure.
+    if (alt === '' || block.text || width || side || link || enlarge || (alt !== null && /\s$|^\s|\n/.test(alt))) return [html(toHtml(pictureNode(block)))];
+    return [{ type: 'paragraph', children: [{ type: 'image', url: src, alt: alt ?? '' }] }];
+  }
+  return block.text === '' ? [] : [{ type: 'paragraph', children: phrasing(inlineTree(block), 'break') }];
+}
+
+/** Markdown tables hold one line of text a cell under a row of headings; others are written as HTML. */
+function tableContent(node: Extract<Nested, { container: unknown }>): RootContent[] {
+  const rows = node.children.map((row) => ('children' in row ? row.children : []));
+  const plain = rows.every((cells, at) =>
+    cells.every((cell) => {
+      if (!('children' in cell) || cell.container.type !== 'cell' || cell.children.length !== 1) return false;
+      const { header, colspan, rowspan } = cell.container;
+      const [only] = cell.children;
+      return header === (at === 0) && !colspan && !rowspan && 'block' in only && only.block.kind === 'paragraph' && !only.block.text.includes('\n');
+    }),
+  );
+  if (!plain || rows.length === 0 || rows.some((cells) => cells.length !== rows[0].length)) return [html(toHtml({ type: 'root', children: hastOf([node]) }))];
+  return [
+    {
+      type: 'table',
+      children: rows.map((cells) => ({
+        type: 'tableRow',
+        children: cells.map((cell) => {
+          const [only] = (cell as Extract<Nested, { container: unknown }>).children as { block: Block }[];
+          return { type: 'tableCell', children: phrasing(inlineTree(only.block), 'html') };
+        }),
+      })),
+    },
+  ];
+}
+
+function contentOf(nodes: Nested[]): RootContent[] {
+  return nodes.flatMap((node): RootContent[] => {
+    if ('block' in node) return blockContent(node.block);
+    const { container } = node;
+    if (container.type === 'table') return tableContent(node);
+    const children = () => contentOf(node.children) as BlockContent[];
+    if (container.type === 'quote') return [{ type: 'blockquote', children: children() }];
+    if (container.type === 'item') return [{ type: 'listItem', spread: node.children.filter((child) => 'block' in child).length > 1, children: children() }];
+    if (container.type === 'list') {
+      return [{ type: 'list', ordered: container.ordered, start: container.ordered ? (container.start ?? 1) : null, spread: false, children: children() as never }];
+    }
+    return children();
+  });
+}
+
+/** The body of a draft as GitHub-flavoured Markdown. */
+export function writeMarkdownBody(draft: Draft): string {
+  const tree: Root = { type: 'root', children: contentOf(nest(draft)) };
+  return toMarkdown(tree, { extensions: [gfmToMarkdown({ tablePipeAlign: false })], bullet: '-', rule: '-', emphasis: '_', listItemIndent: 'one' });
+}
+
+/** A post as Markdown with front matter. */
+export function writeMarkdown({ fields, draft }: PostDocument): string {
+  const body = writeMarkdownBody(draft);
+  // A body that opens with a rule would read as front matter.
+  return (writeFrontMatter(fields) || (body.startsWith('---') ? '---\n---\n\n' : '')) + body;
+}

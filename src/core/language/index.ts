@@ -1,0 +1,16 @@
+/**
+ * Language: what the words of a text are.
+ *
+ * `Vocabulary` interns words; `tokenize` splits a text into words, sentences and the gaps between them;
+ * `inflections`, `stems`, `syllables` and `stop-words` tell about single words; `PhraseMatcher` finds keywords and
+ * their variants; `readability` holds the reading formulas; `detectLanguage` guesses what a text is written in.
+ */
+export { detectLanguage, isEnglish } from './detect.ts';
+export { areVariants, inflectionCandidates } from './inflections.ts';
+export { MATCH_COUNTS, MATCH_KINDS, MATCH_VALUES, type Match, type MatchKind, PhraseMatcher } from './matcher.ts';
+export { fold, normalForm } from './normal.ts';
+export { fleschKincaidGrade, fleschReadingEase } from './readability.ts';
+export { stem } from './stems.ts';
+export { isFunctionWord, isStopWord } from './stop-words.ts';
+export { Gap, plainWords, type Tokens, tokenize } from './tokens.ts';
+export { Vocabulary } from './vocabulary.ts';

@@ -1,0 +1,315 @@
+import { areVariants } from './inflections.ts';
+import { compilePhrase, directionOf, isJoint, type Phrase } from './phrase.ts';
+import { Gap, type Tokens } from './tokens.ts';
+import type { Vocabulary } from './vocabulary.ts';
+
+/** The kinds of a match, best first. */
+export const MATCH_KINDS = ['exact', 'joined', 'inflected', 'split', 'reordered'] as const;
+export type MatchKind = (typeof MATCH_KINDS)[number];
+
+/** What presence of a kind is worth where a share is computed from it. */
+export const MATCH_VALUES: Record<MatchKind, number> = { exact: 1, joined: 1, inflected: 0.9, split: 0.6, reordered: 0.6 };
+
+/** What a use of a kind counts where uses are counted. */
+export const MATCH_COUNTS: Record<MatchKind, number> = { exact: 1, joined: 1, inflected: 1, split: 0.6, reordered: 0.6 };
+
+/** One place where a phrase was found; offsets are UTF-16 code units of the text. */
+export interface Match {
+  /** Index of the phrase as given to the matcher. */
+  phrase: number;
+  kind: MatchKind;
+  start: number;
+  end: number;
+  firstToken: number;
+  lastToken: number;
+}
+
+/** What a word of the text can stand for: slots `from` to `to` of a phrase. */
+interface Role {
+  phrase: number;
+  from: number;
+  to: number;
+  /** 0 the same form, 1 closed up or opened, 2 inflected. */
+  quality: number;
+  /** The next word belongs to it (an opened spelling: "e commerce"). */
+  tail: string | null;
+}
+
+interface Occurrence {
+  first: number;
+  last: number;
+  from: number;
+  to: number;
+  quality: number;
+}
+
+const WIDEST_GAP = 2;
+
+/**
+ * Finds many phrases at once in tokenised texts. What a word can stand for is worked out once per distinct word,
+ * so a pass costs the words of the text plus what is found.
+ */
+export class PhraseMatcher {
+  readonly phrases: (Phrase | null)[];
+  private readonly bySlot = new Map<string, { phrase: number; slot: number }[]>();
+  private readonly byClosed = new Map<string, { phrase: number; from: number; to: number }[]>();
+  private readonly byHead = new Map<string, { phrase: number; slot: number; tail: string }[]>();
+  private readonly roles: (Role[] | null | undefined)[] = [];
+  private readonly masks: Int32Array;
+  private readonly found: Occurrence[][];
+  private readonly literals: { phrase: number; text: string }[] = [];
+
+  constructor(
+    phrases: readonly string[],
+    private readonly vocabulary: Vocabulary,
+    private readonly english: boolean,
+  ) {
+    this.phrases = phrases.map((text) => compilePhrase(text, vocabulary, english));
+    this.masks = new Int32Array(phrases.length);
+    this.found = phrases.map(() => []);
+    this.phrases.forEach((phrase, index) => {
+      if (phrase) this.index(phrase, index);
+    });
+  }
+
+  private index(phrase: Phrase, index: number): void {
+    if (phrase.literalText !== null) {
+      this.literals.push({ phrase: index, text: phrase.literalText });
+      return;
+    }
+    phrase.slots.forEach((slot, at) => {
+      for (const candidate of slot.candidates) put(this.bySlot, candidate, { phrase: index, slot: at });
+      if (slot.literal && this.english) return;
+      for (let cut = 1; cut <= slot.normal.length - 2 && slot.normal.length >= 5; cut++) {
+        put(this.byHead, slot.normal.slice(0, cut), { phrase: index, slot: at, tail: slot.normal.slice(cut) });
+      }
+    });
+    for (let at = 0; at + 1 < phrase.slots.length; at++) {
+      const [left, right] = [phrase.slots[at], phrase.slots[at + 1]];
+      if (right.token !== left.token + 1) continue;
+      put(this.byClosed, left.normal + right.normal, { phrase: index, from: at, to: at + 1 });
+    }
+  }
+
+  private rolesOf(id: number): Role[] | null {
+    const known = this.roles[id];
+    if (known !== undefined) return known;
+    const form = this.vocabulary.form(id);
+    const normal = this.english ? this.vocabulary.normal(id) : form;
+    const candidates = this.english ? this.vocabulary.candidates(id) : [normal];
+    const roles: Role[] = [];
+    const has = (phrase: number, from: number) => roles.some((role) => role.phrase === phrase && role.from === from && role.tail === null);
+    for (const candidate of candidates) {
+      for (const { phrase, slot: at } of this.bySlot.get(candidate) ?? []) {
+        const slot = this.phrases[phrase]!.slots[at];
+        if (has(phrase, at)) continue;
+        if (slot.literal ? slot.form !== form : !areVariants(normal, candidates, slot.normal, slot.candidates)) continue;
+        roles.push({ phrase, from: at, to: at, quality: slot.form === form ? 0 : 2, tail: null });
+      }
+      for (const { phrase, from, to } of this.byClosed.get(candidate) ?? []) {
+        roles.push({ phrase, from, to, quality: candidate === normal ? 1 : 2, tail: null });
+      }
+    }
+    for (const { phrase, slot, tail } of this.byHead.get(normal) ?? []) {
+      roles.push({ phrase, from: slot, to: slot, quality: 1, tail });
+    }
+    const result = roles.length ? roles : null;
+    this.roles[id] = result;
+    return result;
+  }
+
+  /** All matches in a text, by phrase, then place; matches of one phrase never overlap, the better kind wins. */
+  match(text: string, tokens: Tokens): Match[] {
+    const out: Match[] = [];
+    if (this.literals.length) this.matchLiterals(text, tokens, out);
+    const touched: number[] = [];
+    let sentenceStart = 0;
+    for (let at = 0; at <= tokens.length; at++) {
+      if (at === tokens.length || tokens.sentences[at] !== tokens.sentences[sentenceStart]) {
+        for (const phrase of touched) {
+          const full = 2 ** this.phrases[phrase]!.slots.length - 1;
+          if (this.masks[phrase] === full || this.phrases[phrase]!.slots.length > 30) {
+            this.matchSentence(phrase, tokens, sentenceStart, at, out);
+          }
+          this.masks[phrase] = 0;
+          this.found[phrase].length = 0;
+        }
+        touched.length = 0;
+        sentenceStart = at;
+        if (at === tokens.length) break;
+      }
+      const roles = this.rolesOf(tokens.ids[at]);
+      if (roles) this.note(roles, at, tokens, touched);
+    }
+    return out.sort((a, b) => a.phrase - b.phrase || a.start - b.start);
+  }
+
+  private note(roles: Role[], at: number, tokens: Tokens, touched: number[]): void {
+    for (const role of roles) {
+      let last = at;
+      let quality = role.quality;
+      if (role.tail !== null) {
+        const next = at + 1;
+        if (next >= tokens.length || tokens.sentences[next] !== tokens.sentences[at] || !isJoint(tokens.gaps[next])) continue;
+        const normal = this.vocabulary.normal(tokens.ids[next]);
+        if (normal !== role.tail) {
+          if (!this.english || !this.vocabulary.candidates(tokens.ids[next]).includes(role.tail)) continue;
+          quality = 2;
+        }
+        last = next;
+      }
+      if (this.found[role.phrase].length === 0) touched.push(role.phrase);
+      for (let slot = role.from; slot <= role.to; slot++) this.masks[role.phrase] |= 2 ** slot;
+      this.found[role.phrase].push({ first: at, last, from: role.from, to: role.to, quality });
+    }
+  }
+
+  private matchLiterals(text: string, tokens: Tokens, out: Match[]): void {
+    const low = text.toLowerCase();
+    // A few characters grow when lower-cased; their offsets could not be trusted.
+    if (low.length !== text.length) return;
+    for (const { phrase, text: wanted } of this.literals) {
+      for (let at = low.indexOf(wanted); at !== -1; at = low.indexOf(wanted, at + wanted.length)) {
+        const end = at + wanted.length;
+        let first = 0;
+        while (first + 1 < tokens.length && tokens.ends[first] <= at) first += 1;
+        let last = first;
+        while (last + 1 < tokens.length && tokens.starts[last + 1] < end) last += 1;
+        out.push({ phrase, kind: 'exact', start: at, end, firstToken: first, lastToken: last });
+      }
+    }
+  }
+
+  private matchSentence(index: number, tokens: Tokens, from: number, to: number, out: Match[]): void {
+    const phrase = this.phrases[index]!;
+    const occurrences = this.found[index];
+    const hits: Match[] = [];
+    const add = (first: number, last: number, kind: MatchKind) =>
+      hits.push({ phrase: index, kind, start: tokens.starts[first], end: tokens.ends[last], firstToken: first, lastToken: last });
+    for (const start of occurrences) {
+      if (start.from === 0) {
+        const chain = this.ordered(phrase, tokens, occurrences, [start]);
+        if (chain) {
+          const exact = this.wholePhrase(phrase, tokens, chain, from, to);
+          if (exact) add(exact.first, exact.last, exact.kind);
+          else if (!phrase.strict || chain.every((part) => part.quality < 2) || this.english) {
+            const kind = this.kindOf(tokens, chain);
+            if (kind !== null && !(phrase.strict && kind === 'split')) add(chain[0].first, chain.at(-1)!.last, kind);
+          }
+        }
+      }
+      if (phrase.reorderable) {
+        const loose = this.reordered(phrase, tokens, occurrences, start);
+        if (loose) add(loose.first, loose.last, 'reordered');
+      }
+    }
+    if (hits.length === 0) return;
+    hits.sort((a, b) => MATCH_KINDS.indexOf(a.kind) - MATCH_KINDS.indexOf(b.kind) || a.firstToken - b.firstToken || a.lastToken - b.lastToken);
+    const taken: Match[] = [];
+    for (const hit of hits) {
+      if (taken.every((other) => hit.lastToken < other.firstToken || hit.firstToken > other.lastToken)) taken.push(hit);
+    }
+    out.push(...taken);
+  }
+
+  /** The nearest way to place the remaining slots in order after the chain's last part. */
+  private ordered(phrase: Phrase, tokens: Tokens, all: Occurrence[], chain: Occurrence[]): Occurrence[] | null {
+    const last = chain.at(-1)!;
+    if (last.to === phrase.slots.length - 1) return chain;
+    const limit = phrase.strict ? 0 : WIDEST_GAP;
+    for (const next of all) {
+      if (next.from !== last.to + 1 || next.first <= last.last || next.first - last.last - 1 > limit) continue;
+      if (!this.directionHolds(phrase, tokens, last, next)) continue;
+      const done = this.ordered(phrase, tokens, all, [...chain, next]);
+      if (done) return done;
+    }
+    return null;
+  }
+
+  private directionHolds(phrase: Phrase, tokens: Tokens, left: Occurrence, right: Occurrence): boolean {
+    const wanted = phrase.directions[left.to];
+    if (!wanted || wanted === 'none') return true;
+    for (let at = left.last + 1; at < right.first; at++) {
+      const direction = directionOf(this.vocabulary.form(tokens.ids[at]));
+      if (direction !== 'none' && direction !== wanted) return false;
+    }
+    return true;
+  }
+
+  /** Exact or joined where the words of the text, function words included, are those of the phrase. */
+  private wholePhrase(
+    phrase: Phrase,
+    tokens: Tokens,
+    chain: Occurrence[],
+    from: number,
+    to: number,
+  ): { first: number; last: number; kind: MatchKind } | null {
+    if (chain.some((part) => part.quality === 2)) return null;
+    const first = chain[0].first - phrase.slots[0].token;
+    const last = chain.at(-1)!.last + (phrase.forms.length - 1 - phrase.slots.at(-1)!.token);
+    if (first < from || last >= to) return null;
+    let kind: MatchKind = 'exact';
+    let text = first;
+    let part = 0;
+    for (let token = 0; token < phrase.forms.length; ) {
+      const inPart = part < chain.length && phrase.slots[chain[part].from].token === token ? chain[part] : null;
+      if (inPart) {
+        if (inPart.first !== text) return null;
+        if (inPart.quality === 1) kind = 'joined';
+      } else if (this.vocabulary.form(tokens.ids[text]) !== phrase.forms[token]) return null;
+      if (token > 0 && tokens.gaps[text] !== phrase.gaps[token]) {
+        if (!isJoint(tokens.gaps[text]) || !isJoint(phrase.gaps[token])) return null;
+        kind = 'joined';
+      }
+      text = inPart ? inPart.last + 1 : text + 1;
+      token = inPart ? phrase.slots[inPart.to].token + 1 : token + 1;
+      if (inPart) part += 1;
+    }
+    return text === last + 1 ? { first, last, kind } : null;
+  }
+
+  private kindOf(tokens: Tokens, chain: Occurrence[]): MatchKind | null {
+    let kind: MatchKind = 'inflected';
+    for (let at = 1; at < chain.length; at++) {
+      for (let token = chain[at - 1].last + 1; token <= chain[at].first; token++) {
+        if (tokens.gaps[token] === Gap.Clause) kind = 'split';
+        if (token < chain[at].first && !this.vocabulary.isFunction(tokens.ids[token])) kind = 'split';
+      }
+    }
+    return kind;
+  }
+
+  /** All slots in any order, at most one other word between neighbours, no clause break. */
+  private reordered(phrase: Phrase, tokens: Tokens, all: Occurrence[], start: Occurrence): { first: number; last: number } | null {
+    let mask = 0;
+    const full = 2 ** phrase.slots.length - 1;
+    const take = (part: Occurrence) => {
+      for (let slot = part.from; slot <= part.to; slot++) mask |= 2 ** slot;
+    };
+    take(start);
+    let last = start;
+    while (mask !== full) {
+      const next = all.find((part) => part.first > last.last && !(mask & (2 ** part.from)) && this.near(tokens, last, part));
+      if (!next) return null;
+      take(next);
+      last = next;
+    }
+    return { first: start.first, last: last.last };
+  }
+
+  private near(tokens: Tokens, left: Occurrence, right: Occurrence): boolean {
+    if (right.first - left.last - 1 > WIDEST_GAP) return false;
+    let others = 0;
+    for (let token = left.last + 1; token <= right.first; token++) {
+      if (tokens.gaps[token] === Gap.Clause) return false;
+      if (token < right.first && !this.vocabulary.isFunction(tokens.ids[token])) others += 1;
+    }
+    return others <= 1;
+  }
+}
+
+function put<T>(map: Map<string, T[]>, key: string, value: T): void {
+  const list = map.get(key);
+  if (list) list.push(value);
+  else map.set(key, [value]);
+}

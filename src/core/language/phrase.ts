@@ -1,0 +1,89 @@
+import { isFunctionWord } from './stop-words.ts';
+import { Gap, tokenize } from './tokens.ts';
+import type { Vocabulary } from './vocabulary.ts';
+
+/** Which way a function word points: a phrase with one may not be turned round. */
+export type Direction = 'none' | 'towards' | 'from';
+
+const DIRECTIONS: Record<string, Direction> = { to: 'towards', into: 'towards', for: 'towards', from: 'from' };
+
+/** One word of a phrase that a text must hold. */
+export interface Slot {
+  form: string;
+  normal: string;
+  candidates: string[];
+  /** Its place among all words of the phrase. */
+  token: number;
+  /** Only the very form counts. */
+  literal: boolean;
+}
+
+/** A phrase made ready for the matcher. */
+export interface Phrase {
+  text: string;
+  slots: Slot[];
+  /** Folded forms of all its words, function words included. */
+  forms: string[];
+  /** What stands before each word, as in {@link Gap}. */
+  gaps: Uint8Array;
+  /** All words must stand side by side, in order. */
+  strict: boolean;
+  /** Direction of the function words between slot k and slot k + 1. */
+  directions: Direction[];
+  reorderable: boolean;
+  /** Set for scripts without spaces: found by its folded characters. */
+  literalText: string | null;
+}
+
+/** The direction that a function word (folded) gives. */
+export const directionOf = (form: string): Direction => DIRECTIONS[form] ?? 'none';
+
+const UNSPACED =
+  /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u;
+
+/** More slots than this are only found word by word in order. */
+const MOST_SLOTS = 24;
+
+/**
+ * Reads a keyword. Its content words become slots; function words between them are optional. With fewer than two
+ * content words, and in languages other than English, every word is needed and they stand side by side.
+ * Null for a phrase without any word.
+ */
+export function compilePhrase(text: string, vocabulary: Vocabulary, english: boolean): Phrase | null {
+  const trimmed = text.trim();
+  const tokens = tokenize(trimmed, vocabulary);
+  if (tokens.length === 0) return null;
+  const forms = Array.from(tokens.ids, (id) => vocabulary.form(id));
+  const content = forms.filter((form) => !isFunctionWord(form)).length;
+  const strict = !english || content < 2 || forms.length > MOST_SLOTS;
+  const slots: Slot[] = [];
+  forms.forEach((form, token) => {
+    const isFunction = isFunctionWord(form);
+    if (isFunction && !strict) return;
+    const id = tokens.ids[token];
+    const literal = !english || isFunction;
+    const normal = english ? vocabulary.normal(id) : form;
+    slots.push({ form, normal, candidates: literal ? [normal] : vocabulary.candidates(id), token, literal });
+  });
+  const directions: Direction[] = slots.slice(0, -1).map((slot, at) => {
+    for (let token = slot.token + 1; token < slots[at + 1].token; token++) {
+      const direction = directionOf(forms[token]);
+      if (direction !== 'none') return direction;
+    }
+    return 'none';
+  });
+  const directional = forms.some((form, at) => directionOf(form) !== 'none' && !(form === 'to' && forms[at - 1] === 'how'));
+  return {
+    text: trimmed,
+    slots,
+    forms,
+    gaps: tokens.gaps,
+    strict,
+    directions,
+    reorderable: !strict && !directional && slots.length > 1,
+    literalText: UNSPACED.test(trimmed) ? trimmed.toLowerCase() : null,
+  };
+}
+
+/** True where two words are written as one or with a space: what the joined kind forgives. */
+export const isJoint = (gap: number): boolean => gap === Gap.Space || gap === Gap.Hyphen;

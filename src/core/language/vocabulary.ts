@@ -1,0 +1,71 @@
+import { inflectionCandidates } from './inflections.ts';
+import { fold, normalForm } from './normal.ts';
+import { isFunctionWord } from './stop-words.ts';
+import { syllablesOf } from './syllables.ts';
+
+/**
+ * Every distinct word of a session, read once: id, folded form, normal form, inflection candidates, syllables.
+ * Ids are dense and stable for the life of the vocabulary. Keep one per session.
+ */
+export class Vocabulary {
+  private readonly bySurface = new Map<string, number>();
+  private readonly byForm = new Map<string, number>();
+  private readonly forms: string[] = [];
+  private readonly normals: (string | undefined)[] = [];
+  private readonly candidateLists: (string[] | undefined)[] = [];
+  private readonly syllableCounts: number[] = [];
+  private readonly functionFlags: boolean[] = [];
+
+  get size(): number {
+    return this.forms.length;
+  }
+
+  /** The id of a word as written; words that differ only in case or apostrophe share one. */
+  idOf(surface: string): number {
+    const seen = this.bySurface.get(surface);
+    if (seen !== undefined) return seen;
+    const form = fold(surface);
+    let id = this.byForm.get(form);
+    if (id === undefined) {
+      id = this.forms.length;
+      this.forms.push(form);
+      this.syllableCounts.push(0);
+      this.functionFlags.push(isFunctionWord(form));
+      this.byForm.set(form, id);
+    }
+    this.bySurface.set(surface, id);
+    return id;
+  }
+
+  /** The folded form. */
+  form(id: number): string {
+    return this.forms[id];
+  }
+
+  normal(id: number): string {
+    let normal = this.normals[id];
+    if (normal === undefined) {
+      normal = normalForm(this.forms[id]);
+      this.normals[id] = normal;
+    }
+    return normal;
+  }
+
+  candidates(id: number): string[] {
+    let list = this.candidateLists[id];
+    if (!list) {
+      list = inflectionCandidates(this.normal(id));
+      this.candidateLists[id] = list;
+    }
+    return list;
+  }
+
+  isFunction(id: number): boolean {
+    return this.functionFlags[id];
+  }
+
+  syllables(id: number): number {
+    if (this.syllableCounts[id] === 0) this.syllableCounts[id] = syllablesOf(this.forms[id]);
+    return this.syllableCounts[id];
+  }
+}

@@ -1,0 +1,13 @@
+/**
+ * Listing: how a post stands in a results page and where it lives.
+ *
+ * `widths` measures lines in pixels from the shipped Arial-metric face; `cut` says where a results page would cut;
+ * `meta-title` and `opening` give what stands there when nothing is written; `slugs` and `addresses` make and
+ * compare addresses.
+ */
+export { comparablePath, DEFAULT_ADDRESS_PATTERN, linkKind, postPath } from './addresses.ts';
+export { type CutLine, cutToWidth } from './cut.ts';
+export { DEFAULT_TITLE_PATTERN, effectiveMetaTitle } from './meta-title.ts';
+export { openingSentences, openingWords } from './opening.ts';
+export { slugOf } from './slugs.ts';
+export { DESCRIPTION_SIZE, pixelWidth, runningWidths, TITLE_SIZE } from './widths.ts';

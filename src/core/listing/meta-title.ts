@@ -1,0 +1,10 @@
+/** The pattern of a site that says nothing else. */
+export const DEFAULT_TITLE_PATTERN = '{title} | {site}';
+
+/** The meta title that a page would carry: the one written, or the title, put through the site's pattern. */
+export function effectiveMetaTitle(metaTitle: string, title: string, pattern: string | null, siteName: string): string {
+  const own = metaTitle.trim() || title.trim();
+  if (own === '' || pattern === null) return own;
+  if (siteName === '') return own;
+  return pattern.replaceAll('{site}', siteName).replaceAll('{title}', own).trim();
+}
