@@ -7,6 +7,7 @@
  */
 export { detectLanguage, isEnglish } from './detect.ts';
 export { areVariants, inflectionCandidates } from './inflections.ts';
+export { keywordKeys } from './keyword-keys.ts';
 export { MATCH_COUNTS, MATCH_KINDS, MATCH_VALUES, type Match, type MatchKind, PhraseMatcher } from './matcher.ts';
 export { fold, normalForm } from './normal.ts';
 export { fleschKincaidGrade, fleschReadingEase } from './readability.ts';

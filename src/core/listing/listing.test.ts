@@ -26,7 +26,7 @@ describe('where a results page cuts', () => {
     expect(pixelWidth(shown, 20)).toBeLessThanOrEqual(580);
     expect(pixelWidth(shown, 20)).toBeGreaterThan(480);
   });
-  it('cuts between characters where there are no spaces', () => expect(cutToWidth('旅'.repeat(60), 20, 580).cut).toBe(28));
+  it('cuts between characters where there are no spaces', () => expect(cutToWidth('旅'.repeat(60), 20, 580).cut).toBe(27));
 });
 
 describe('slugs', () => {
@@ -35,7 +35,7 @@ describe('slugs', () => {
     ['Süße Fähre über Øresund', 'suesse-faehre-ueber-oresund'],
     ["The rider's map", 'the-riders-map'],
     ['春の自転車旅行 2 日', '春の自転車旅行-2-日'],
-    ['قائمة الرحلة', 'qaimh-alrhlh'],
+    ['قائمة الرحلة', 'qaymt-alrhlt'],
     ['  —  ', ''],
   ])('of "%s"', (text, slug) => expect(slugOf(text)).toBe(slug));
 });

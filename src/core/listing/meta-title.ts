@@ -5,6 +5,7 @@ export const DEFAULT_TITLE_PATTERN = '{title} | {site}';
 export function effectiveMetaTitle(metaTitle: string, title: string, pattern: string | null, siteName: string): string {
   const own = metaTitle.trim() || title.trim();
   if (own === '' || pattern === null) return own;
-  if (siteName === '') return own;
+  // A pattern that names a site without a name would leave a stray separator.
+  if (siteName === '' && pattern.includes('{site}')) return own;
   return pattern.replaceAll('{site}', siteName).replaceAll('{title}', own).trim();
 }

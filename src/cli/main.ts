@@ -1,0 +1,96 @@
+import { readFileSync } from 'node:fs';
+import { DraftReadings, readProfile } from '../core/criteria/index.ts';
+import { type ScoreReportJson, scoreReportJson } from '../core/formats/index.ts';
+import { Vocabulary } from '../core/language/index.ts';
+import { indexedPost, SiteIndex, type SiteSettings, scorePost } from '../core/site/index.ts';
+import { type InputGroup, picturesOf, readInput, rootOf } from './input.ts';
+import { HELP, readOptions, type ScoreOptions, UsageError } from './options.ts';
+import { reportText } from './report-text.ts';
+
+const out = (text: string) => process.stdout.write(`${text}\n`);
+const warn = (line: string) => process.stderr.write(`dune-sparrow: ${line.replace(/\s+/g, ' ')}\n`);
+
+/** Runs the command line and answers with the exit status: 0 fine, 1 below --min, 2 bad input or usage. */
+export async function main(args: readonly string[]): Promise<number> {
+  try {
+    const options = readOptions(args);
+    if (options === 'help') out(HELP);
+    else if (options === 'version') out(JSON.parse(readFileSync(new URL('../../package.json', import.meta.url), 'utf8')).version);
+    else return score(options);
+    return 0;
+  } catch (error) {
+    if (!(error instanceof UsageError)) throw error;
+    warn(error.message);
+    return 2;
+  }
+}
+
+function profileOf(path: string | null) {
+  if (path === null) return null;
+  let json: unknown;
+  try {
+    json = JSON.parse(readFileSync(path, 'utf8'));
+  } catch (error) {
+    throw new UsageError(error instanceof SyntaxError ? `${path} is not valid JSON.` : `${path} cannot be read. Check the name.`);
+  }
+  const reading = readProfile(json);
+  if (reading.problem !== null) throw new UsageError(`${path}: ${reading.problem}`);
+  return reading.profile;
+}
+
+function score(options: ScoreOptions): number {
+  const profile = profileOf(options.profile);
+  const vocabulary = new Vocabulary();
+  const reports: ScoreReportJson[] = [];
+  let failed = false;
+  let texts = 0;
+  let below = false;
+  let many = options.paths.length > 1;
+  for (const path of options.paths) {
+    let group: InputGroup;
+    try {
+      group = readInput(path, (line) => {
+        failed ||= line.includes('cannot be read');
+        warn(line);
+      });
+    } catch (error) {
+      if (!(error instanceof UsageError)) throw error;
+      warn(error.message);
+      failed = true;
+      continue;
+    }
+    many ||= group.isSite;
+    for (const { file, report, facts } of scoreGroup(group, path, options, profile, vocabulary)) {
+      below ||= options.min !== null && Math.round(report.score * 10) / 10 < options.min;
+      if (options.json) reports.push(scoreReportJson(file.path, file.format, facts, report));
+      else {
+        if (texts > 0) out('');
+        out(reportText(file.path, report, facts.words));
+        texts += 1;
+      }
+    }
+  }
+  if (options.json && (many || reports.length > 0)) out(JSON.stringify(many ? reports : reports[0], null, 2));
+  return failed ? 2 : below ? 1 : 0;
+}
+
+function* scoreGroup(group: InputGroup, path: string, options: ScoreOptions, profile: SiteSettings['profile'], vocabulary: Vocabulary) {
+  const site: SiteSettings = {
+    ...group.site,
+    baseAddress: options.site ?? group.site.baseAddress,
+    titlePattern: options.titlePattern ?? group.site.titlePattern,
+    profile: profile ?? group.site.profile,
+  };
+  const posts = group.files.map((file) => {
+    const fields = { ...file.document.fields };
+    if (options.keyword !== null) fields.keyword = options.keyword;
+    if (options.supporting !== null) fields.supporting = options.supporting;
+    const document = { fields, draft: file.document.draft };
+    return { file, document, post: indexedPost(file.path, document, file.filePath) };
+  });
+  const index = group.isSite ? new SiteIndex(site, posts.map(({ post }) => post)) : null;
+  for (const { file, document, post } of posts) {
+    const scene = { site, index, pictures: picturesOf(file, rootOf(path)) };
+    yield { file, ...scorePost(document, post, scene, new DraftReadings(vocabulary)) };
+  }
+}

@@ -1,0 +1,150 @@
+import { type Block, isRead, linksOf } from '../draft/index.ts';
+import { MATCH_COUNTS, MATCH_VALUES, type Match, PhraseMatcher, type Tokens, tokenize, type Vocabulary } from '../language/index.ts';
+import { isClaim } from './claims.ts';
+
+/** A use of the primary keyword in a block; words are counted from the block's first. */
+export interface KeywordUse {
+  match: Match;
+  firstWord: number;
+  lastWord: number;
+}
+
+/** What is known about one block for one target: worked out once, kept as long as the block is the same object. */
+export interface BlockReading {
+  block: Block;
+  tokens: Tokens;
+  words: number;
+  syllables: number;
+  /** Running text: paragraphs, list items, quotes; not headings, captions, table cells. */
+  prose: boolean;
+  /** A paragraph of its own: prose outside lists. */
+  paragraph: boolean;
+  uses: KeywordUse[];
+  /** Weighted number of uses. */
+  useCount: number;
+  /** Best match value of the primary keyword, 0 where it is not there. */
+  keywordValue: number;
+  /** Indices of the supporting keywords found, each with its best match value. */
+  supporting: { index: number; value: number }[];
+  /** Sentences of prose: how many, and those over the limit. */
+  longSentences: { start: number; end: number; words: number }[];
+  /** Sentences that state a figure, and whether a link stands in them or in the next. */
+  claims: { start: number; end: number; linked: boolean }[];
+  links: { start: number; end: number; href: string; text: string }[];
+}
+
+/** What a reading depends on beside the block. */
+export interface ReadingTarget {
+  english: boolean;
+  keyword: string;
+  supporting: readonly string[];
+  sentenceWords: number;
+}
+
+/**
+ * Reads blocks for one target and remembers every reading by the block's identity, so that after a keystroke only
+ * the changed block is read again.
+ */
+export class BlockReader {
+  readonly matcher: PhraseMatcher;
+  private readonly memo = new WeakMap<Block, BlockReading>();
+
+  constructor(
+    readonly vocabulary: Vocabulary,
+    readonly target: ReadingTarget,
+    private readonly tokenMemo: WeakMap<Block, Tokens>,
+  ) {
+    this.matcher = new PhraseMatcher([target.keyword, ...target.supporting], vocabulary, target.english);
+  }
+
+  /** Matches in a text that is no block: a title, a description, an alternative text. */
+  matchText(text: string): Match[] {
+    return this.matcher.match(text, tokenize(text, this.vocabulary));
+  }
+
+  read(block: Block): BlockReading {
+    let reading = this.memo.get(block);
+    if (!reading) {
+      reading = this.readFresh(block);
+      this.memo.set(block, reading);
+    }
+    return reading;
+  }
+
+  private tokensOf(block: Block): Tokens {
+    let tokens = this.tokenMemo.get(block);
+    if (!tokens) {
+      tokens = tokenize(isRead(block) ? block.text : '', this.vocabulary);
+      this.tokenMemo.set(block, tokens);
+    }
+    return tokens;
+  }
+
+  private readFresh(block: Block): BlockReading {
+    const tokens = this.tokensOf(block);
+    const inTable = block.path.some((part) => part.type === 'cell');
+    const inList = block.path.some((part) => part.type === 'list');
+    const prose = block.kind === 'paragraph' && !inTable && tokens.length > 0;
+    const matches = tokens.length ? this.matcher.match(block.text, tokens) : [];
+    const links = block.marks.length ? linksOf(block) : [];
+    let syllables = 0;
+    if (this.target.english) for (let at = 0; at < tokens.length; at++) syllables += this.vocabulary.syllables(tokens.ids[at]);
+    const uses: KeywordUse[] = [];
+    const supporting = new Map<number, number>();
+    let useCount = 0;
+    let keywordValue = 0;
+    const wordAt = matches.some((match) => match.phrase === 0) ? wordIndices(tokens) : null;
+    for (const match of matches) {
+      const value = MATCH_VALUES[match.kind];
+      if (match.phrase > 0) {
+        supporting.set(match.phrase - 1, Math.max(value, supporting.get(match.phrase - 1) ?? 0));
+        continue;
+      }
+      uses.push({ match, firstWord: wordAt![match.firstToken], lastWord: wordAt![match.lastToken] });
+      useCount += MATCH_COUNTS[match.kind];
+      keywordValue = Math.max(keywordValue, value);
+    }
+    const sentences = prose ? sentenceSpans(block.text, tokens) : [];
+    const longSentences = sentences.filter((sentence) => sentence.words > this.target.sentenceWords);
+    return {
+      block, tokens, words: tokens.words, syllables, prose, paragraph: prose && !inList, uses, useCount, keywordValue,
+      supporting: [...supporting].map(([index, value]) => ({ index, value })), longSentences,
+      claims: this.target.english ? claimsOf(block.text, sentences, links) : [], links,
+    };
+  }
+}
+
+function wordIndices(tokens: Tokens): Int32Array {
+  const out = new Int32Array(tokens.length);
+  let word = -1;
+  for (let at = 0; at < tokens.length; at++) {
+    if (tokens.gaps[at] !== 1 || at === 0) word += 1;
+    out[at] = word;
+  }
+  return out;
+}
+
+/** The sentences of a block, from the first character of one to where the next begins, trimmed. */
+export function sentenceSpans(text: string, tokens: Tokens): { start: number; end: number; words: number }[] {
+  const spans: { start: number; end: number; words: number }[] = [];
+  for (let at = 0; at < tokens.length; at++) {
+    const sentence = tokens.sentences[at];
+    if (sentence >= spans.length) spans.push({ start: tokens.starts[at], end: tokens.ends[at], words: 0 });
+    const span = spans[sentence];
+    span.end = tokens.ends[at];
+    if (tokens.gaps[at] !== 1) span.words += 1;
+  }
+  // Closing marks belong to the sentence: up to the next one's first word, less white space and opening marks.
+  spans.forEach((span, at) => {
+    const limit = spans[at + 1]?.start ?? text.length;
+    span.end += /^[^\s]*/.exec(text.slice(span.end, limit))![0].length;
+  });
+  return spans;
+}
+
+function claimsOf(text: string, sentences: { start: number; end: number }[], links: { start: number; end: number }[]) {
+  const linkedIn = (span: { start: number; end: number } | undefined) => span !== undefined && links.some((link) => link.start < span.end && link.end > span.start);
+  return sentences.flatMap((span, at) =>
+    isClaim(text.slice(span.start, span.end)) ? [{ start: span.start, end: span.end, linked: linkedIn(span) || linkedIn(sentences[at + 1]) }] : [],
+  );
+}

@@ -1,0 +1,182 @@
+import type { Block, PostDocument, PostFields } from '../draft/index.ts';
+import { detectLanguage, isEnglish, MATCH_KINDS, MATCH_VALUES, type Match, type MatchKind, type Tokens, Vocabulary } from '../language/index.ts';
+import { comparablePath, effectiveMetaTitle, linkKind } from '../listing/index.ts';
+import { BlockReader, type BlockReading } from './block-reader.ts';
+import type { Limits } from './profile.ts';
+
+/** What is known about a picture's file. */
+export interface PictureSize {
+  bytes: number;
+  /** Pixels; null where the file does not tell. */
+  width: number | null;
+}
+
+/** Facts of the house that change how a draft reads. */
+export interface DraftSettings {
+  /** The site's address or host, to tell internal links; null: only relative ones are internal. */
+  host: string | null;
+  /** `{title} | {site}`; null: meta titles stand as written. */
+  titlePattern: string | null;
+  siteName: string;
+  /** Language of posts that declare none; empty: it is detected. */
+  language: string;
+  /** Path of the post itself, to resolve relative links. */
+  ownPath: string | null;
+  /** Sizes of picture files by address as written in the draft. */
+  pictures: ReadonlyMap<string, PictureSize>;
+  limits: Limits;
+}
+
+export interface HeadingFact {
+  index: number;
+  block: Block;
+  level: number;
+  text: string;
+  reading: BlockReading;
+}
+export interface ImageFact {
+  /** Null: the featured picture. */
+  index: number | null;
+  block: Block | null;
+  src: string;
+  alt: string | null;
+}
+export interface LinkFact {
+  index: number;
+  block: Block;
+  start: number;
+  end: number;
+  href: string;
+  text: string;
+  kind: ReturnType<typeof linkKind>;
+  /** Comparable path of internal links. */
+  path: string | null;
+}
+export interface Found {
+  kind: MatchKind | null;
+  /** 0 where not found. */
+  value: number;
+  match: Match | null;
+}
+
+/** Everything the criteria read off a draft. */
+export interface DraftFacts {
+  fields: PostFields;
+  blocks: readonly Block[];
+  readings: readonly BlockReading[];
+  settings: DraftSettings;
+  language: string;
+  english: boolean;
+  keyword: string;
+  words: number;
+  sentences: number;
+  syllables: number;
+  /** Index of the h1 that is the title; -1 where the title stands outside the body. */
+  titleBlock: number;
+  metaTitle: string;
+  /** All headings of the body; the title's h1 among them. */
+  headings: readonly HeadingFact[];
+  images: readonly ImageFact[];
+  links: readonly LinkFact[];
+  /** Weighted uses of the keyword in the body. */
+  useCount: number;
+  /** Best match of the primary keyword in a text that is no block. */
+  keywordIn(text: string): Found;
+  /** Best match value of the keyword or a supporting one in such a text. */
+  targetValueIn(text: string): number;
+  reader: BlockReader;
+}
+
+/** Remembers what was read of a draft from one report to the next. One per post and session. */
+export class DraftReadings {
+  private reader: BlockReader | null = null;
+  private readerKey = '';
+  private readonly tokenMemo = new WeakMap<Block, Tokens>();
+  private textMemo = new Map<string, Match[]>();
+  private detected: { text: string; language: string } | null = null;
+
+  constructor(readonly vocabulary: Vocabulary = new Vocabulary()) {}
+
+  /** The facts of a document. Blocks that are the same objects as before are not read again. */
+  facts({ fields, draft }: PostDocument, settings: DraftSettings): DraftFacts {
+    const language = fields.language || settings.language || this.languageOf(draft.blocks);
+    const english = isEnglish(language);
+    const reader = this.readerFor(english, fields, settings.limits.sentenceWords);
+    const readings = draft.blocks.map((block) => reader.read(block));
+    const totals = { words: 0, sentences: 0, syllables: 0, useCount: 0 };
+    const headings: HeadingFact[] = [];
+    const images: ImageFact[] = fields.image ? [{ index: null, block: null, src: fields.image, alt: fields.imageAlt }] : [];
+    const links: LinkFact[] = [];
+    const base = settings.ownPath ?? '/';
+    readings.forEach((reading, index) => {
+      const { block } = reading;
+      totals.words += reading.words;
+      totals.sentences += reading.tokens.sentenceCount;
+      totals.syllables += reading.syllables;
+      totals.useCount += reading.useCount;
+      if (block.kind === 'heading') headings.push({ index, block, level: block.level ?? 2, text: block.text.replace(/\s+/g, ' ').trim(), reading });
+      if (block.image) {
+        images.push({ index, block, src: block.image.src, alt: block.image.alt });
+        if (block.image.link) links.push(this.link(block, index, 0, 0, block.image.link, block.image.alt ?? '', settings.host, base));
+      }
+      for (const { start, end, href, text } of reading.links) links.push(this.link(block, index, start, end, href, text, settings.host, base));
+    });
+    const firstH1 = headings.find((heading) => heading.level === 1 && heading.text !== '');
+    const title = fields.title.replace(/\s+/g, ' ').trim();
+    return {
+      fields, blocks: draft.blocks, readings, settings, language, english, keyword: fields.keyword.trim(),
+      ...totals, headings, images, links, reader,
+      titleBlock: firstH1 && firstH1.text === title ? firstH1.index : -1,
+      metaTitle: effectiveMetaTitle(fields.metaTitle, fields.title, settings.titlePattern, settings.siteName),
+      keywordIn: (text) => this.keywordIn(text, reader),
+      targetValueIn: (text) => this.matches(text, reader).reduce((best, match) => Math.max(best, MATCH_VALUES[match.kind]), 0),
+    };
+  }
+
+  private link(block: Block, index: number, start: number, end: number, href: string, text: string, host: string | null, base: string): LinkFact {
+    const kind = linkKind(href, host);
+    return { index, block, start, end, href, text, kind, path: kind === 'internal' ? comparablePath(href, base) : null };
+  }
+
+  private languageOf(blocks: readonly Block[]): string {
+    let text = '';
+    for (const block of blocks) {
+      if (text.length > 4000) break;
+      text += `${block.text}\n`;
+    }
+    if (this.detected?.text !== text) this.detected = { text, language: detectLanguage(text) };
+    return this.detected.language;
+  }
+
+  private readerFor(english: boolean, fields: PostFields, sentenceWords: number): BlockReader {
+    const key = JSON.stringify([english, fields.keyword, fields.supporting, sentenceWords]);
+    if (!this.reader || key !== this.readerKey) {
+      this.reader = new BlockReader(this.vocabulary, { english, keyword: fields.keyword, supporting: fields.supporting, sentenceWords }, this.tokenMemo);
+      this.readerKey = key;
+      this.textMemo = new Map();
+    }
+    return this.reader;
+  }
+
+  private matches(text: string, reader: BlockReader): Match[] {
+    let matches = this.textMemo.get(text);
+    if (!matches) {
+      if (this.textMemo.size > 2000) this.textMemo.clear();
+      matches = reader.matchText(text);
+      this.textMemo.set(text, matches);
+    }
+    return matches;
+  }
+
+  private keywordIn(text: string, reader: BlockReader): Found {
+    let best: Match | null = null;
+    for (const match of this.matches(text, reader)) {
+      if (match.phrase !== 0) continue;
+      if (!best || MATCH_KINDS.indexOf(match.kind) < MATCH_KINDS.indexOf(best.kind)) best = match;
+    }
+    return best ? { kind: best.kind, value: MATCH_VALUES[best.kind], match: best } : { kind: null, value: 0, match: null };
+  }
+}
+
+/** True from so many words of body on that the absence of faults means something. */
+export const isJudgeable = (facts: DraftFacts): boolean => facts.words >= facts.settings.limits.judgeableWords;

@@ -1,0 +1,20 @@
+/**
+ * Criteria: what a draft is judged by.
+ *
+ * `profile` holds limits and weights. `block-reader` reads one block for one target and remembers it;
+ * `draft-facts` adds the readings up; each file of `rules` judges one criterion by them; `score` makes the report.
+ * `edits` are changes to a post as data, which fixes are made of. `surroundings` declares what a criterion wants to
+ * know of a site and of a study; other rooms fill it in.
+ */
+export { CRITERIA } from './criteria-list.ts';
+export type { Context, Criterion, Evidence, Fix, Place } from './criterion.ts';
+export { CRITERION_IDS, type CriterionId, GROUPS, type Group } from './criterion-ids.ts';
+export { type DraftFacts, DraftReadings, type DraftSettings, type PictureSize } from './draft-facts.ts';
+export { applyEdits, type DraftEdit } from './edits.ts';
+export { imageName } from './image-reading.ts';
+export { openingDescription } from './opening-description.ts';
+export { defaultProfile, type Limits, type Profile, type Ramp, readProfile } from './profile.ts';
+export { ramp } from './ramp.ts';
+export { type ReportFacts, reportFacts } from './report-facts.ts';
+export { byPointsToWin, type CriterionResult, fixesFor, type GroupResult, type ScoreReport, scoreDraft } from './score.ts';
+export type { PostRef, SiteFacts, StudyFacts } from './surroundings.ts';

@@ -1,0 +1,59 @@
+import { emptyFields, type PostFields, readHtml, readMarkdown } from '../draft/index.ts';
+import { emptyScene, indexedPost, type Scene, SiteIndex, type SiteSettings, scorePost, unknownSite } from '../site/index.ts';
+import { CRITERIA } from './criteria-list.ts';
+import type { CriterionId } from './criterion-ids.ts';
+import { DraftReadings, type PictureSize } from './draft-facts.ts';
+import { fixesFor } from './score.ts';
+import { applyEdits } from './edits.ts';
+
+/** A post for a test table, and what lies around it. */
+export interface Case extends Partial<PostFields> {
+  md?: string;
+  html?: string;
+  site?: Partial<SiteSettings>;
+  /** Other posts of the site; given: the post belongs to a site. */
+  others?: Partial<PostFields>[];
+  pictures?: Record<string, Partial<PictureSize>>;
+}
+
+/** Sixty words of plain prose, for criteria that wait until there is something to judge. */
+export const PROSE =
+  'We set out from the quay before the wind got up. The road runs along the dyke for an hour, and the gulls keep you company. Bring a warm layer, some bread and a pump. At the lock you can fill your bottle. From there the path turns inland, past the mill, and comes back to the water at dusk. Nobody hurries here at all.';
+
+const words = (n: number) => Array.from({ length: n }, (_, at) => ['Gulls', 'ride', 'over', 'the', 'dyke', 'today', 'and', 'rest'][at % 8] + (at % 8 === 7 ? '.' : '')).join(' ');
+export { words };
+
+function sceneOf({ site, others, pictures }: Case): Scene {
+  const settings = { ...unknownSite(), ...site };
+  const posts = (others ?? []).map((fields, at) => indexedPost(`other${at}`, { fields: { ...emptyFields(), ...fields } }));
+  const sizes = Object.entries(pictures ?? {}).map(([src, size]) => [src, { bytes: 1000, width: null, ...size }] as const);
+  return { ...emptyScene(), site: settings, index: others ? new SiteIndex(settings, posts) : null, pictures: new Map(sizes) };
+}
+
+/** Judges one case by one criterion: its share (null where it does not apply) and the rest of its line. */
+export function judge(id: CriterionId, given: Case) {
+  const { md, html, site: _site, others: _others, pictures: _pictures, ...fields } = given;
+  const read = html !== undefined ? readHtml(html) : readMarkdown(md ?? '');
+  const document = { fields: { ...read.fields, ...fields }, draft: read.draft };
+  return lineOf(id, document, sceneOf(given));
+}
+
+type Document = Parameters<typeof scorePost>[0];
+
+function lineOf(id: CriterionId, document: Document, scene: Scene) {
+  const { facts, context, report } = scorePost(document, indexedPost('own', document), scene, new DraftReadings());
+  const line = report.criteria.find((criterion) => criterion.id === id)!;
+  const fixes = line.advice === null ? [] : fixesFor(id, facts, context);
+  const mended = (at = 0) => lineOf(id, applyEdits(document, fixes[at].edits), scene);
+  const quotes = line.evidence.map((place) => place.quote);
+  return { ...line, share: line.applies ? line.points / line.available : null, quotes, fixes: fixes.map((fix) => fix.label), mended, total: report.score };
+}
+
+/** The share alone, rounded for tables. */
+export function share(id: CriterionId, given: Case): number | null {
+  const { share: found } = judge(id, given);
+  return found === null ? null : Math.round(found * 1000) / 1000;
+}
+
+/** All criteria ids, for tests over the whole list. */
+export const ALL_IDS = CRITERIA.map((criterion) => criterion.id);

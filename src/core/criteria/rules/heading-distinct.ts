@@ -1,0 +1,43 @@
+import type { Criterion } from '../criterion.ts';
+import { isJudgeable, type DraftFacts, type HeadingFact } from '../draft-facts.ts';
+import { measure, sectionHeadings, wholeBlock } from '../judging.ts';
+
+function faulty(facts: DraftFacts): { heading: HeadingFact; fault: string }[] {
+  const seen = new Set<string>();
+  return sectionHeadings(facts).flatMap((heading) => {
+    const key = heading.text.toLowerCase();
+    const repeated = seen.has(key);
+    seen.add(key);
+    if (heading.text === '') return [{ heading, fault: 'is empty' }];
+    if (repeated) return [{ heading, fault: 'stands twice' }];
+    const limit = facts.settings.limits.headingCharacters;
+    return heading.text.length > limit ? [{ heading, fault: `is longer than ${limit} characters` }] : [];
+  });
+}
+
+export const headingDistinct: Criterion = {
+  id: 'heading-distinct',
+  group: 'headings',
+  title: 'Headings that tell apart',
+  place: 'text',
+  applies: isJudgeable,
+  target: (limits) => `none empty, repeated or over ${limits.headingCharacters} characters`,
+  measure(facts) {
+    const all = sectionHeadings(facts).length;
+    if (all === 0) return measure(0, 'no headings', 'Add headings.');
+    const found = faulty(facts);
+    const [first] = found;
+    const name = first?.heading.text ? `"${first.heading.text}"` : 'A heading';
+    return measure(
+      (all - found.length) / all,
+      `${found.length} of ${all} at fault`,
+      `${name} ${first?.fault}.${found.length > 1 ? ` ${found.length - 1} more at fault.` : ''}`,
+      found.map(({ heading }) => wholeBlock(heading.block, heading.index)),
+    );
+  },
+  fixes(facts) {
+    const empty = faulty(facts).filter(({ heading }) => heading.text === '');
+    if (empty.length === 0) return [];
+    return [{ label: empty.length === 1 ? 'Remove the empty heading' : 'Remove the empty headings', edits: empty.map(({ heading }) => ({ kind: 'remove-block', blockId: heading.block.id })) }];
+  },
+};

@@ -1,0 +1,26 @@
+import type { Criterion } from '../criterion.ts';
+import { count, measure, NO_KEYWORD, placeIn } from '../judging.ts';
+import { ramp } from '../ramp.ts';
+
+export const keywordRate: Criterion = {
+  id: 'keyword-rate',
+  group: 'keyword',
+  title: 'Uses of the keyword',
+  place: 'text',
+  applies: () => true,
+  target: ({ keywordUses, keywordRate: [full] }) => `${keywordUses} uses or more, at most ${full} in 100 words`,
+  measure(facts, { study }) {
+    if (!facts.keyword) return NO_KEYWORD;
+    const { keywordUses, keywordRate } = facts.settings.limits;
+    const [full, none] = [Math.max(keywordRate[0], study?.keywordRateUpper ?? 0), keywordRate[1]];
+    const rate = facts.words === 0 ? 0 : (100 * facts.useCount) / facts.words;
+    const enough = Math.min(1, facts.useCount / keywordUses);
+    const stuffed = ramp(rate, [null, null, full, Math.max(full, none)]);
+    const uses = Math.round(facts.useCount * 10) / 10;
+    if (stuffed < enough) {
+      const evidence = facts.readings.flatMap(({ block, uses }, index) => uses.map(({ match }) => placeIn(block, index, match.start, match.end)));
+      return measure(stuffed, uses, `${count(uses, 'use')} in ${count(facts.words, 'word')} is ${rate.toFixed(1)} in 100. Take some out; ${full} in 100 is plenty.`, evidence);
+    }
+    return measure(enough, uses, `Use "${facts.keyword}" ${keywordUses} times; so far it stands ${uses === 1 ? 'once' : `${uses} times`}.`);
+  },
+};

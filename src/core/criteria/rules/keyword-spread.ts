@@ -1,0 +1,25 @@
+import type { Criterion } from '../criterion.ts';
+import { measure, NO_KEYWORD } from '../judging.ts';
+
+const QUARTERS = ['first', 'second', 'third', 'last'];
+
+export const keywordSpread: Criterion = {
+  id: 'keyword-spread',
+  group: 'keyword',
+  title: 'Keyword through the text',
+  place: 'text',
+  applies: () => true,
+  target: () => 'a match in each quarter of the body',
+  measure(facts) {
+    if (!facts.keyword) return NO_KEYWORD;
+    const held = [false, false, false, false];
+    let before = 0;
+    for (const { words, uses } of facts.readings) {
+      for (const { firstWord } of uses) held[Math.min(3, Math.floor((4 * (before + firstWord)) / facts.words))] = true;
+      before += words;
+    }
+    const number = held.filter(Boolean).length;
+    const missing = QUARTERS.filter((_, at) => !held[at]);
+    return measure(number / 4, `${number} of 4 quarters`, `Name "${facts.keyword}" in the ${missing.join(', ').replace(/, (\w+)$/, ' and $1')} quarter of the text too.`);
+  },
+};

@@ -1,0 +1,17 @@
+import type { Criterion } from '../criterion.ts';
+import { kindInWords, measure, NO_KEYWORD } from '../judging.ts';
+
+export const keywordTitle: Criterion = {
+  id: 'keyword-title',
+  group: 'keyword',
+  title: 'Keyword in the title',
+  place: 'title',
+  applies: () => true,
+  target: () => 'the keyword in the title',
+  measure(facts) {
+    if (!facts.keyword) return NO_KEYWORD;
+    const { kind, value } = facts.keywordIn(facts.fields.title);
+    const advice = value === 0 ? `Name "${facts.keyword}" in the title.` : `Use "${facts.keyword}" as it is typed; the title has it ${kindInWords(kind)}.`;
+    return measure(value, kindInWords(kind), advice);
+  },
+};

@@ -1,0 +1,31 @@
+import { DESCRIPTION_SIZE, pixelWidth } from '../../listing/index.ts';
+import type { Criterion } from '../criterion.ts';
+import { measure } from '../judging.ts';
+import { openingDescription } from '../opening-description.ts';
+import { ramp, wished } from '../ramp.ts';
+
+export const metaDescriptionWidth: Criterion = {
+  id: 'meta-description-width',
+  group: 'listing',
+  title: 'Meta description width',
+  place: 'meta-description',
+  applies: () => true,
+  target: (limits) => wished(limits.metaDescriptionPixels, 'px'),
+  measure({ fields, settings: { limits } }) {
+    const text = fields.metaDescription.trim();
+    if (text === '') return measure(0, null, 'Write a meta description; until then the opening words stand in the results.');
+    const exact = pixelWidth(text, DESCRIPTION_SIZE);
+    const [, from, to] = limits.metaDescriptionPixels;
+    const width = Math.round(exact);
+    const advice =
+      from !== null && exact < from
+        ? `The meta description can say more: ${width} px, full from ${from}.`
+        : `The meta description is cut in the results: ${width} px, shown up to ${to}. Shorten it.`;
+    return measure(ramp(exact, limits.metaDescriptionPixels), width, advice);
+  },
+  fixes(facts) {
+    if (facts.fields.metaDescription.trim() !== '') return [];
+    const value = openingDescription(facts);
+    return value === '' ? [] : [{ label: 'Take the opening sentences', edits: [{ kind: 'set-field', field: 'metaDescription', value }] }];
+  },
+};

@@ -1,0 +1,23 @@
+import { pixelWidth, TITLE_SIZE } from '../../listing/index.ts';
+import type { Criterion } from '../criterion.ts';
+import { measure } from '../judging.ts';
+import { ramp, wished } from '../ramp.ts';
+
+export const metaTitleWidth: Criterion = {
+  id: 'meta-title-width',
+  group: 'listing',
+  title: 'Meta title width',
+  place: 'meta-title',
+  applies: () => true,
+  target: (limits) => wished(limits.metaTitlePixels, 'px'),
+  measure({ metaTitle, settings: { limits } }) {
+    if (metaTitle === '') return measure(0, null, 'Write a title or a meta title.');
+    const width = Math.round(pixelWidth(metaTitle, TITLE_SIZE));
+    const [, from, to] = limits.metaTitlePixels;
+    const advice =
+      from !== null && width < from
+        ? `The meta title can say more: ${width} px, full from ${from}.`
+        : `The meta title is cut in the results: ${width} px, shown up to ${to}. Shorten it.`;
+    return measure(ramp(pixelWidth(metaTitle, TITLE_SIZE), limits.metaTitlePixels), width, advice);
+  },
+};

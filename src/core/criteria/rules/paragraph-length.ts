@@ -1,0 +1,36 @@
+import type { Criterion, Fix } from '../criterion.ts';
+import { sentenceSpans } from '../block-reader.ts';
+import { isJudgeable, type DraftFacts } from '../draft-facts.ts';
+import { count, measure, wholeBlock } from '../judging.ts';
+
+const longOnes = ({ readings, settings: { limits } }: DraftFacts) => readings.flatMap((reading, index) => (reading.paragraph && reading.words > limits.paragraphWords ? [{ reading, index }] : []));
+
+export const paragraphLength: Criterion = {
+  id: 'paragraph-length',
+  group: 'reading',
+  title: 'Length of paragraphs',
+  place: 'text',
+  applies: isJudgeable,
+  target: (limits) => `paragraphs of at most ${limits.paragraphWords} words`,
+  measure(facts) {
+    const all = facts.readings.filter((reading) => reading.paragraph).length;
+    if (all === 0) return measure(0, 'no paragraphs', 'There are no paragraphs yet.');
+    const long = longOnes(facts);
+    const [first] = long;
+    const more = long.length > 1 ? ` ${long.length - 1} more ${long.length === 2 ? 'is' : 'are'} long.` : '';
+    return measure((all - long.length) / all, `${long.length} of ${all} long`, first ? `This paragraph has ${count(first.reading.words, 'word')}. Break it up.${more}` : '', long.map(({ reading, index }) => wholeBlock(reading.block, index)));
+  },
+  fixes(facts) {
+    return longOnes(facts).flatMap(({ reading: { block, tokens, words } }): Fix[] => {
+      let before = 0;
+      let best: { at: number; off: number } | null = null;
+      for (const { start, words: own } of sentenceSpans(block.text, tokens)) {
+        const off = Math.abs(before - words / 2);
+        if (before > 0 && (!best || off < best.off)) best = { at: start, off };
+        before += own;
+      }
+      if (!best) return [];
+      return [{ label: 'Break it in the middle', edits: [{ kind: 'split-block', blockId: block.id, at: best.at, newId: `${block.id}-2` }] }];
+    });
+  },
+};

@@ -1,0 +1,26 @@
+import type { Criterion } from '../criterion.ts';
+import { isJudgeable } from '../draft-facts.ts';
+import { count, measure, placeIn } from '../judging.ts';
+import { ramp } from '../ramp.ts';
+
+export const sentenceLength: Criterion = {
+  id: 'sentence-length',
+  group: 'reading',
+  title: 'Length of sentences',
+  place: 'text',
+  applies: isJudgeable,
+  target: ({ sentenceShare: [, from], sentenceWords }) => `${Math.round((from ?? 0) * 100)} % of sentences with at most ${sentenceWords} words`,
+  measure({ readings, settings: { limits } }) {
+    let all = 0;
+    let long = 0;
+    for (const { prose, tokens, longSentences } of readings) {
+      if (!prose) continue;
+      all += tokens.sentenceCount;
+      long += longSentences.length;
+    }
+    if (all === 0) return measure(0, 'no sentences', 'There is no running text yet.');
+    const share = ramp((all - long) / all, limits.sentenceShare);
+    const evidence = share === 1 ? [] : readings.flatMap(({ block, longSentences }, index) => longSentences.map(({ start, end }) => placeIn(block, index, start, end)));
+    return measure(share, `${long} of ${all} long`, `${count(long, 'sentence')} ${long === 1 ? 'has' : 'have'} more than ${limits.sentenceWords} words. Split some.`, evidence);
+  },
+};

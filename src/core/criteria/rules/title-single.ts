@@ -1,0 +1,27 @@
+import type { Criterion } from '../criterion.ts';
+import { count, measure, sectionHeadings, wholeBlock } from '../judging.ts';
+
+export const titleSingle: Criterion = {
+  id: 'title-single',
+  group: 'headings',
+  title: 'One title',
+  place: 'title',
+  applies: () => true,
+  target: () => 'exactly one title',
+  measure(facts) {
+    const further = sectionHeadings(facts).filter((heading) => heading.level === 1);
+    if (facts.fields.title.trim() === '') return measure(0, 0, 'Give the post a title.');
+    return measure(
+      1 / (1 + further.length),
+      1 + further.length,
+      `Beside the title there ${further.length === 1 ? 'is' : 'are'} ${count(further.length, 'further level 1 heading')}. Make them level 2.`,
+      further.map((heading) => wholeBlock(heading.block, heading.index)),
+    );
+  },
+  fixes(facts) {
+    if (facts.fields.title.trim() === '') return [];
+    const further = sectionHeadings(facts).filter((heading) => heading.level === 1);
+    if (further.length === 0) return [];
+    return [{ label: 'Make them level 2', edits: further.map(({ block }) => ({ kind: 'set-heading-level', blockId: block.id, level: 2 })) }];
+  },
+};

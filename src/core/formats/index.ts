@@ -1,0 +1,9 @@
+/**
+ * Formats: files that go in and out beside the drafts themselves.
+ *
+ * `site-file` is the `site.json` of an exported folder, `score-report-json` the report for programs,
+ * `picture-size` what a picture file tells about itself.
+ */
+export { pictureSize } from './picture-size.ts';
+export { type ScoreReportJson, scoreReportJson } from './score-report-json.ts';
+export { readSiteFile, writeSiteFile } from './site-file.ts';

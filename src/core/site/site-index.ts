@@ -1,0 +1,90 @@
+import type { PostDocument } from '../draft/index.ts';
+import { isEnglish, keywordKeys } from '../language/index.ts';
+import { comparablePath, DEFAULT_ADDRESS_PATTERN, effectiveMetaTitle, postPath } from '../listing/index.ts';
+import type { PostRef, Profile, SiteFacts } from '../criteria/index.ts';
+
+/** A site as scoring needs it. */
+export interface SiteSettings {
+  name: string;
+  /** e.g. `https://saltmarsh.example`; empty where not known. */
+  baseAddress: string;
+  language: string;
+  region: string;
+  /** Null: meta titles stand as written. */
+  titlePattern: string | null;
+  addressPattern: string;
+  /** Null: the default profile. */
+  profile: Profile | null;
+  /** Addresses of the site that are no posts here. */
+  pages: { address: string; title?: string }[];
+}
+
+/** A site of which nothing is known. */
+export const unknownSite = (): SiteSettings => ({
+  name: '', baseAddress: '', language: '', region: '', titlePattern: null, addressPattern: DEFAULT_ADDRESS_PATTERN, profile: null, pages: [],
+});
+
+/** What the site's index keeps of a post. */
+export interface IndexedPost {
+  id: string;
+  title: string;
+  metaTitle: string;
+  keyword: string;
+  language: string;
+  slug: string;
+  canonical: string;
+  /** Where its file lies, for folders whose posts name no address. */
+  filePath?: string;
+}
+
+/** The index entry of a document. */
+export const indexedPost = (id: string, { fields }: Pick<PostDocument, 'fields'>, filePath?: string): IndexedPost => ({
+  id, title: fields.title, metaTitle: fields.metaTitle, keyword: fields.keyword, language: fields.language, slug: fields.slug, canonical: fields.canonical, filePath,
+});
+
+/** The path of a post: its canonical address, else the site's pattern with its slug, else its file. */
+export function pathOfPost(post: Pick<IndexedPost, 'slug' | 'canonical' | 'filePath'>, site: SiteSettings): string | null {
+  if (post.canonical) return comparablePath(post.canonical);
+  const path = postPath(site.addressPattern, post.slug);
+  if (path !== null) return comparablePath(path);
+  return post.filePath ? comparablePath(post.filePath.split('/').map(encodeURIComponent).join('/')) : null;
+}
+
+/** Meta titles, targets and addresses of a whole site, looked up by every post's report. */
+export class SiteIndex {
+  private readonly metaTitles = new Map<string, PostRef[]>();
+  private readonly targets = new Map<string, PostRef[]>();
+  private readonly pages = new Map<string, string>();
+
+  constructor(
+    readonly site: SiteSettings,
+    posts: readonly IndexedPost[],
+  ) {
+    for (const page of site.pages) {
+      const path = comparablePath(page.address);
+      if (path) this.pages.set(path, page.title ?? '');
+    }
+    for (const post of posts) {
+      const ref = { id: post.id, title: post.title || post.slug || 'Untitled' };
+      const metaTitle = effectiveMetaTitle(post.metaTitle, post.title, site.titlePattern, site.name).toLowerCase();
+      if (metaTitle) push(this.metaTitles, metaTitle, ref);
+      for (const key of new Set(keywordKeys(post.keyword, isEnglish(post.language || site.language || 'en')))) push(this.targets, key, ref);
+      const path = pathOfPost(post, site);
+      if (path) this.pages.set(path, post.title);
+      // In a folder a link may also follow the files.
+      const file = post.filePath ? comparablePath(post.filePath.split('/').map(encodeURIComponent).join('/')) : null;
+      if (file) this.pages.set(file, post.title);
+    }
+  }
+
+  /** The site as one of its posts sees it. */
+  factsFor(post: IndexedPost): SiteFacts {
+    return { postId: post.id, ownPath: pathOfPost(post, this.site), metaTitles: this.metaTitles, targets: this.targets, pages: this.pages };
+  }
+}
+
+function push(map: Map<string, PostRef[]>, key: string, ref: PostRef): void {
+  const list = map.get(key);
+  if (list) list.push(ref);
+  else map.set(key, [ref]);
+}
