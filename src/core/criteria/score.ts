@@ -1,3 +1,4 @@
+import type { MatchKind } from '../language/index.ts';
 import { CRITERIA } from './criteria-list.ts';
 import type { Context, Criterion, Evidence, Fix, Place } from './criterion.ts';
 import { type CriterionId, GROUPS, type Group } from './criterion-ids.ts';
@@ -30,6 +31,8 @@ export interface ScoreReport {
   score: number;
   groups: GroupResult[];
   criteria: CriterionResult[];
+  /** Where the primary keyword stands in the body. */
+  uses: { blockId: string; start: number; end: number; kind: MatchKind }[];
 }
 
 /** Judges a draft by every criterion. Same facts and context, same report. */
@@ -52,7 +55,8 @@ export function scoreDraft(facts: DraftFacts, context: Context): ScoreReport {
     const own = criteria.filter((criterion) => criterion.group === id);
     return { id, points: total(own, 'points'), available: total(own, 'available') };
   });
-  return { score: Math.min(100, total(criteria, 'points')), groups, criteria };
+  const uses = facts.readings.flatMap(({ block, uses: own }) => own.map(({ match: { start, end, kind } }) => ({ blockId: block.id, start, end, kind })));
+  return { score: Math.min(100, total(criteria, 'points')), groups, criteria, uses };
 }
 
 const total = (list: readonly CriterionResult[], key: 'points' | 'available') => list.reduce((sum, one) => sum + one[key], 0);

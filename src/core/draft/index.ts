@@ -4,7 +4,7 @@
  * `draft` is the model (a flat list of blocks, each with its containers), `post-fields` what stands beside the
  * body. Readers: `read-html`, `read-markdown`, `read-text`, `editor-json`, `read-file` by a file's name. Writers:
  * `write-html`, `write-markdown`, `editor-json`, over `nest`, which turns the list into a tree. `front-matter`
- * reads and writes YAML fields; `sanitise` decides what markup may stay; `heading-clean-up` mends pasted structure.
+ * reads and writes YAML fields; `sanitise` decides what markup may stay; `paste` mends pasted structure.
  */
 export { type Block, type BlockKind, type Container, countingIds, type Draft, emptyDraft, isRead, linksOf, type Mark, type NextId, type Picture, tidyMarks } from './draft.ts';
 export { blockOfLeaf, type EditorNode, readEditor, readEditorTree, type TreeAccess, writeEditor } from './editor-json.ts';
@@ -14,6 +14,7 @@ export { type FileFormat, formatOfName, readFile } from './read-file.ts';
 export { readHtml } from './read-html.ts';
 export { readMarkdown } from './read-markdown.ts';
 export { readText } from './read-text.ts';
+export { cleanPaste, type CleanedPaste, looksLikeMarkdown, markupAccount } from './paste.ts';
 export { safeHref, safeSrc } from './sanitise.ts';
 export { writeHtml, writeHtmlPage } from './write-html.ts';
 export { writeMarkdown, writeMarkdownBody } from './write-markdown.ts';

@@ -1,0 +1,38 @@
+import { readFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { fileURLToPath } from 'node:url';
+import { createApp } from './app.ts';
+
+const root = fileURLToPath(new URL('../../', import.meta.url));
+
+/** Starts the server and prints where it is; ends with 0 on SIGINT and SIGTERM, with 1 and a sentence where it cannot listen. */
+export function startServer({ demo }: { demo: boolean }): void {
+  const { version } = JSON.parse(readFileSync(`${root}package.json`, 'utf8')) as { version: string };
+  const portText = process.env['PORT'] ?? '4310';
+  const host = process.env['HOST'] ?? '127.0.0.1';
+  const port = Number(portText);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535) {
+    console.error(`PORT is "${portText}"; set it to a number from 0 to 65535.`);
+    process.exit(1);
+  }
+  const server = createServer(createApp({ web: `${root}dist/web`, demo: demo ? `${root}dist/demo` : null, version }));
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    if (error.code === 'EADDRINUSE') console.error(`Port ${port} on ${host} is in use. Stop what uses it, or set PORT to another number.`);
+    else if (error.code === 'EACCES') console.error(`Port ${port} may not be used by you. Set PORT to a number above 1023.`);
+    else console.error(`The server cannot listen on ${host}:${port} (${error.code}). Set HOST and PORT to an address of this machine.`);
+    process.exit(1);
+  });
+  server.listen(port, host, () => {
+    const address = server.address();
+    const actual = typeof address === 'object' && address ? address.port : port;
+    const shown = host.includes(':') ? `[${host}]` : host;
+    console.log(`Dune Sparrow is ready at http://${shown}:${actual}/`);
+  });
+  const stop = () => {
+    server.close(() => process.exit(0));
+    server.closeAllConnections();
+    setTimeout(() => process.exit(0), 1000).unref();
+  };
+  process.on('SIGINT', stop);
+  process.on('SIGTERM', stop);
+}

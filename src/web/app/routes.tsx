@@ -1,0 +1,34 @@
+import { Navigate, type RouteObject } from 'react-router';
+import { PageProblem } from './page-problem.tsx';
+import { Shell } from './shell.tsx';
+
+const Waiting = () => <div aria-busy="true" className="m-6 h-40 rounded-md border bg-sheet" />;
+
+/** Every screen's address; each screen's code comes when it is opened. */
+export const routes: RouteObject[] = [
+  {
+    path: '/',
+    element: <Shell />,
+    errorElement: <PageProblem />,
+    HydrateFallback: Waiting,
+    children: [
+      { index: true, element: <Navigate to="/posts" replace /> },
+      { path: 'posts', lazy: async () => ({ Component: (await import('../screens/posts/posts.tsx')).Posts }) },
+      {
+        path: 'posts/:postId',
+        lazy: async () => ({ Component: (await import('../screens/post/post-frame.tsx')).PostFrame }),
+        children: [
+          { index: true, element: <Navigate to="write" replace /> },
+          { path: 'target', lazy: async () => ({ Component: (await import('../screens/post/target/target.tsx')).Target }) },
+          { path: 'study', lazy: async () => ({ Component: (await import('../screens/post/later-steps.tsx')).Study }) },
+          { path: 'outline', lazy: async () => ({ Component: (await import('../screens/post/outline/outline-step.tsx')).OutlineStep }) },
+          { path: 'write', lazy: async () => ({ Component: (await import('../screens/post/write/write.tsx')).Write }) },
+          { path: 'release', lazy: async () => ({ Component: (await import('../screens/post/release/release.tsx')).Release }) },
+          { path: 'reuse', lazy: async () => ({ Component: (await import('../screens/post/later-steps.tsx')).Reuse }) },
+        ],
+      },
+      { path: 'rules', lazy: async () => ({ Component: (await import('../screens/rules/rules.tsx')).Rules }) },
+      { path: '*', element: <PageProblem /> },
+    ],
+  },
+];

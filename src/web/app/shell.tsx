@@ -1,0 +1,56 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { NotebookPen, Ruler } from 'lucide-react';
+import { Tooltip } from 'radix-ui';
+import { NavLink, Outlet, ScrollRestoration } from 'react-router';
+import { Toaster } from 'sonner';
+import { database } from '../data/database.ts';
+
+const ITEMS = [
+  { to: '/posts', name: 'Posts', icon: NotebookPen },
+  { to: '/rules', name: 'House rules', icon: Ruler },
+];
+
+/** The frame of every screen: the rail, and the screen beside it. */
+export function Shell() {
+  const site = useLiveQuery(() => database().sites.toCollection().first());
+  return (
+    <Tooltip.Provider delayDuration={350}>
+      <div className="flex h-full">
+        <nav aria-label="Main" className="flex w-[76px] shrink-0 flex-col items-stretch gap-1 border-r px-1.5 py-3">
+          <NavLink to="/posts" aria-label="Dune Sparrow, to your posts" className="mx-auto mb-3 rounded-md p-1">
+            <Mark />
+          </NavLink>
+          {ITEMS.map(({ to, name, icon: Icon }) => (
+            <NavLink
+              key={to}
+              to={to}
+              className="flex flex-col items-center gap-1 rounded-md border border-transparent px-1 py-2 text-center text-[12px] leading-tight text-soft hover:text-ink aria-[current=page]:border-line aria-[current=page]:bg-sheet aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+            >
+              <Icon size={19} strokeWidth={1.6} aria-hidden />
+              {name}
+            </NavLink>
+          ))}
+          <p className="mt-auto px-0.5 text-center text-[10.5px] leading-tight text-soft">{site?.name}</p>
+        </nav>
+        <div className="min-w-0 flex-1">
+          <Outlet />
+        </div>
+      </div>
+      <ScrollRestoration />
+      <Toaster
+        position="bottom-center"
+        toastOptions={{ style: { background: 'var(--c-sheet)', color: 'var(--c-ink)', border: '1px solid var(--c-line)', borderRadius: 6, boxShadow: 'none' } }}
+      />
+    </Tooltip.Provider>
+  );
+}
+
+function Mark() {
+  return (
+    <svg viewBox="0 0 40 32" width="38" height="30" aria-hidden>
+      <path d="M2 28C9 28 9 10 14 10s5 18 12 18" fill="none" className="stroke-marram" strokeWidth="2.4" strokeLinecap="round" />
+      <path d="M17 28c7 0 7-13 12-13s4 13 9 13" fill="none" className="stroke-ochre" strokeWidth="2.4" strokeLinecap="round" />
+      <path d="M20 11c0-4 3-6.500 7-6.500 2 0 3 1 3.500 2l3 1-3 1.200C30 12 27 13.500 24 13.500c-2 0-4-.7-4-2.500z" className="fill-ink" />
+    </svg>
+  );
+}

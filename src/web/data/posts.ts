@@ -1,0 +1,57 @@
+import { type Draft, emptyDraft, emptyFields, type PostDocument } from '../../core/draft/index.ts';
+import type { OutlineItem } from '../../core/outline/index.ts';
+import { database, type PostRow } from './database.ts';
+
+/** A write that came too late: the post was changed by another tab in between. */
+export class StaleWrite extends Error {}
+
+/** Posts of a site that are not deleted. */
+export const postsOf = (siteId: string): Promise<PostRow[]> => database().posts.where('[siteId+deleted]').equals([siteId, '']).toArray();
+
+/** Adds a post and answers its id. */
+export async function addPost(siteId: string, id: string, now: string, document: PostDocument = { fields: emptyFields(), draft: emptyDraft() }): Promise<string> {
+  const { posts, bodies } = database();
+  await database().transaction('rw', posts, bodies, async () => {
+    await posts.add({ id, siteId, revision: 1, changed: now, deleted: '', fields: document.fields });
+    await bodies.add({ postId: id, siteId, draft: document.draft, outline: [] });
+  });
+  return id;
+}
+
+/** A post with its body, or null. */
+export async function loadPost(id: string): Promise<{ row: PostRow; draft: Draft; outline: OutlineItem[] } | null> {
+  const [row, body] = await Promise.all([database().posts.get(id), database().bodies.get(id)]);
+  return row && row.deleted === '' ? { row, draft: body?.draft ?? emptyDraft(), outline: body?.outline ?? [] } : null;
+}
+
+/** Saves a post where it still has the revision it was read with; answers the new revision. Throws {@link StaleWrite}. */
+export async function savePost(post: { id: string; revision: number; now: string; document: PostDocument; outline: OutlineItem[] }): Promise<number> {
+  const { posts, bodies } = database();
+  return database().transaction('rw', posts, bodies, async () => {
+    const row = await posts.get(post.id);
+    if (!row || row.revision !== post.revision) throw new StaleWrite('This post was changed in another tab.');
+    const revision = row.revision + 1;
+    await posts.put({ ...row, revision, changed: post.now, fields: post.document.fields });
+    await bodies.put({ postId: post.id, siteId: row.siteId, draft: post.document.draft, outline: post.outline });
+    return revision;
+  });
+}
+
+/** Marks posts as deleted, or brings them back with an empty instant. */
+export async function setDeleted(ids: readonly string[], instant: string): Promise<void> {
+  await database().transaction('rw', database().posts, async () => {
+    for (const id of ids) {
+      const row = await database().posts.get(id);
+      if (row) await database().posts.put({ ...row, deleted: instant, revision: row.revision + 1 });
+    }
+  });
+}
+
+/** Removes posts that were deleted before an instant: their undo is past. */
+export async function purgeDeleted(before: string): Promise<void> {
+  const { posts, bodies, scores } = database();
+  await database().transaction('rw', posts, bodies, scores, async () => {
+    const gone = await posts.filter((row) => row.deleted !== '' && row.deleted < before).primaryKeys();
+    await Promise.all([posts.bulkDelete(gone), bodies.bulkDelete(gone), scores.bulkDelete(gone)]);
+  });
+}

@@ -1,0 +1,130 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useState } from 'react';
+import { Link, Outlet, useLocation, useParams } from 'react-router';
+import { database } from '../../data/database.ts';
+import { PostSession } from '../../state/post-session.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { timeInWords } from '../../ui/day.ts';
+import { GROUP_NAMES, Ridge } from '../../ui/ridge.tsx';
+import { STATUS_NAMES } from '../../ui/status-names.ts';
+import type { PostContext } from './post-context.ts';
+import { Trail } from './trail.tsx';
+import { STEPS, type Step, trailStates } from './trail-state.ts';
+
+/** The frame of one post: title and saved state, trail, score and ridge; a step below. */
+export function PostFrame() {
+  const { postId = '' } = useParams();
+  const [session, setSession] = useState<PostSession | 'missing' | null>(null);
+  const site = useLiveQuery(() => database().sites.toCollection().first());
+
+  useEffect(() => {
+    let current: PostSession | null = null;
+    let left = false;
+    setSession(null);
+    void PostSession.open(postId).then((opened) => {
+      current = opened;
+      if (left) void opened?.close();
+      else setSession(opened ?? 'missing');
+    });
+    return () => {
+      left = true;
+      void current?.close();
+    };
+  }, [postId]);
+
+  if (session === 'missing') {
+    return (
+      <main className="mx-auto max-w-md p-10">
+        <h1 className="mb-2 font-serif text-2xl font-semibold">This post is not here</h1>
+        <p className="mb-4 text-soft">It may have been deleted, or belong to another browser.</p>
+        <Link to="/posts" className="font-semibold text-marram underline underline-offset-4">
+          To your posts
+        </Link>
+      </main>
+    );
+  }
+  if (!session || !site || session.id !== postId) return <div aria-busy="true" className="m-6 h-20 rounded-md bg-sand/40" />;
+  return <Frame session={session} site={site} />;
+}
+
+function Frame({ session, site }: PostContext) {
+  const { pathname } = useLocation();
+  const present = (STEPS.find((step) => pathname.endsWith(`/${step}`)) ?? 'write') as Step;
+  const { fields, outline, words, report } = useAppSelector((state) => state.openPost);
+  const context: PostContext = { session, site };
+  const title = fields.title || 'Untitled';
+  useEffect(() => {
+    document.title = `${title} - Dune Sparrow`;
+    return () => {
+      document.title = 'Dune Sparrow';
+    };
+  }, [title]);
+  return (
+    <div className="flex h-full flex-col">
+      <header className="flex shrink-0 border-b">
+        <div className="min-w-0 flex-1 px-6 pt-2.5">
+          <div className="mb-0.5 flex min-w-0 items-baseline gap-3">
+            <h1 className="truncate text-[16px] font-semibold" title={title}>{title}</h1>
+            <SaveState />
+          </div>
+          <Trail postId={session.id} present={present} states={trailStates(fields, outline.length, words, report)} />
+        </div>
+        <ScoreCorner />
+      </header>
+      <SaveProblem />
+      <div className="min-h-0 flex-1">
+        <Outlet context={context} />
+      </div>
+    </div>
+  );
+}
+
+function SaveState() {
+  const { fields, words, save, savedAt } = useAppSelector((state) => state.openPost);
+  const saved = save === 'saved' ? (savedAt ? `saved ${timeInWords(savedAt)}` : 'saved') : save === 'saving' ? 'saving' : 'not saved';
+  return (
+    <p className="shrink-0 text-[13px] whitespace-nowrap text-soft">
+      {STATUS_NAMES[fields.status]} · {words.toLocaleString('en')} {words === 1 ? 'word' : 'words'} · <span className={save === 'failed' ? 'font-semibold text-rust' : ''}>{saved}</span>
+      <span role="status" className="sr-only">{save === 'failed' ? 'Not saved' : ''}</span>
+    </p>
+  );
+}
+
+function SaveProblem() {
+  const { save, problem } = useAppSelector((state) => state.openPost);
+  if (save !== 'failed') return null;
+  return (
+    <p role="alert" className="border-b border-rust bg-sheet px-6 py-2 text-rust">
+      {problem}
+    </p>
+  );
+}
+
+function ScoreCorner() {
+  const { report, lastChange } = useAppSelector((state) => state.openPost);
+  return (
+    <section aria-label="Score" className="flex w-[352px] shrink-0 flex-col justify-center border-l px-4 max-[1100px]:w-[250px]">
+      <div className="flex items-center gap-4">
+        <output aria-live="polite" aria-label="Score" className="min-w-11 text-[36px] leading-none font-semibold">
+          {report ? Math.round(report.score) : '–'}
+        </output>
+        {report && <Ridge groups={report.groups} width={206} height={36} />}
+      </div>
+      <p className="mt-1.5 h-5 truncate text-[13px] text-soft" title={report?.groups.map((group) => `${GROUP_NAMES[group.id]} ${group.points.toFixed(1)} of ${group.available.toFixed(1)}`).join('\n')}>
+        {lastChange ? (
+          <>
+            <span className={lastChange.gain > 0 ? 'font-semibold text-marram' : 'font-semibold text-ochre'}>
+              {lastChange.gain > 0 ? '+' : '−'}
+              {Math.abs(lastChange.gain).toFixed(1)}
+            </span>{' '}
+            last change: {lastChange.what.toLowerCase()}
+          </>
+        ) : report ? (
+          `${report.score.toFixed(1)} of 100`
+        ) : (
+          'scoring'
+        )}
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,125 @@
+import { FileCode, FileJson, FileText } from 'lucide-react';
+import { byPointsToWin, type CriterionResult, DraftReadings, GROUPS } from '../../../../core/criteria/index.ts';
+import { STATUSES, type Status, writeHtmlPage, writeMarkdown } from '../../../../core/draft/index.ts';
+import { scoreReportJson } from '../../../../core/formats/index.ts';
+import { effectiveMetaTitle, slugOf } from '../../../../core/listing/index.ts';
+import { indexedPost, scorePost } from '../../../../core/site/index.ts';
+import { pictureSizes } from '../../../data/picture-store.ts';
+import { postsOf } from '../../../data/posts.ts';
+import { sceneData, sceneOf } from '../../../data/scene.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { Button } from '../../../ui/button.tsx';
+import { download } from '../../../ui/download.ts';
+import { Earned, ToWin } from '../../../ui/earned.tsx';
+import { ChoiceField } from '../../../ui/field.tsx';
+import { GROUP_NAMES, Ridge } from '../../../ui/ridge.tsx';
+import { STATUS_NAMES } from '../../../ui/status-names.ts';
+import { usePost } from '../post-context.ts';
+
+/** Release: the whole account of the score, and the ways out. */
+export function Release() {
+  const { session, site } = usePost();
+  const { fields, report } = useAppSelector((state) => state.openPost);
+  const name = slugOf(fields.slug || fields.title) || 'untitled';
+  const exportReport = async () => {
+    const scene = sceneOf(sceneData(site, await postsOf(site.id), await pictureSizes(site.id)));
+    const { document } = session;
+    const { facts, report: fresh } = scorePost(document, indexedPost(session.id, document), scene, new DraftReadings());
+    download(`${name}.score.json`, JSON.stringify(scoreReportJson(`${name}.md`, 'markdown', facts, fresh), null, 2), 'application/json');
+  };
+  const exportHtml = () => {
+    const metaTitle = effectiveMetaTitle(fields.metaTitle, fields.title, site.titlePattern, site.name);
+    download(`${name}.html`, writeHtmlPage({ ...session.document, fields: { ...fields, language: fields.language || site.language } }, metaTitle), 'text/html');
+  };
+  if (!report) return <div aria-busy="true" className="m-8 h-56 rounded-md bg-sand/40" />;
+  const [first] = byPointsToWin(report.criteria);
+  return (
+    <main className="h-full overflow-auto">
+      <div className="mx-auto max-w-5xl px-8 py-7">
+        <section aria-label="Score by group" className="mb-7 flex flex-wrap items-end gap-x-10 gap-y-5">
+          <div>
+            <p className="text-[64px] leading-none font-semibold">{report.score.toFixed(1)}</p>
+            <p className="mt-1 text-soft">of 100 points</p>
+          </div>
+          <Ridge groups={report.groups} width={640} height={104} names />
+        </section>
+        <div className="mb-8 flex flex-wrap items-end gap-x-8 gap-y-4 border-y py-4">
+          <p className="mr-auto max-w-md">
+            {first ? (
+              <>
+                <span className="text-soft">First to mend: </span>
+                {first.advice} <ToWin points={first.available - first.points} />
+              </>
+            ) : (
+              'Nothing is left to win. Time to publish.'
+            )}
+          </p>
+          <div className="w-36">
+            <ChoiceField<Status> label="Status" value={fields.status} onChange={(status) => session.setFields({ status })} options={STATUSES.map((value) => ({ value, name: STATUS_NAMES[value] }))} />
+          </div>
+          <div role="group" aria-label="Export" className="flex gap-2">
+            <Button onClick={() => download(`${name}.md`, writeMarkdown(session.document), 'text/markdown')}>
+              <FileText size={15} aria-hidden />
+              Markdown
+            </Button>
+            <Button onClick={exportHtml}>
+              <FileCode size={15} aria-hidden />
+              HTML
+            </Button>
+            <Button onClick={() => void exportReport()}>
+              <FileJson size={15} aria-hidden />
+              Score report
+            </Button>
+          </div>
+        </div>
+        <Ledger criteria={report.criteria} />
+      </div>
+    </main>
+  );
+}
+
+/** Every criterion with what was measured, its target and its points. */
+function Ledger({ criteria }: { criteria: readonly CriterionResult[] }) {
+  return (
+    <section aria-label="Ledger">
+      <h2 className="mb-2 font-serif text-xl font-semibold">Ledger</h2>
+      <table className="w-full border-collapse text-[13px]">
+        <thead className="text-left text-soft">
+          <tr className="border-b">
+            <th className="py-1.5 font-normal" colSpan={2}>Criterion</th>
+            <th className="py-1.5 font-normal">Measured</th>
+            <th className="py-1.5 font-normal">Target</th>
+            <th className="py-1.5 text-right font-normal">Points</th>
+            <th className="py-1.5 text-right font-normal">To win</th>
+          </tr>
+        </thead>
+        {GROUPS.map((group) => {
+          const own = criteria.filter((line) => line.group === group);
+          const points = own.reduce((sum, line) => sum + line.points, 0);
+          const available = own.reduce((sum, line) => sum + line.available, 0);
+          return (
+            <tbody key={group}>
+              <tr className="border-b">
+                <th colSpan={4} scope="rowgroup" className="pt-4 pb-1.5 text-left text-[14px] font-semibold">{GROUP_NAMES[group]}</th>
+                <td className="pt-4 pb-1.5 text-right font-semibold">{available > 0 ? `${points.toFixed(1)} of ${available.toFixed(1)}` : ''}</td>
+                <td />
+              </tr>
+              {own.map((line) => (
+                <tr key={line.id} data-criterion={line.id} className={`border-b align-top ${line.applies ? '' : 'text-soft'}`}>
+                  <td className="w-6 pt-2.5">
+                    <Earned share={line.applies ? line.points / line.available : null} />
+                  </td>
+                  <td className="py-1.5 pr-4">{line.title}</td>
+                  <td className="max-w-52 py-1.5 pr-4 break-words">{line.applies ? String(line.measured ?? '–') : 'does not apply'}</td>
+                  <td className="max-w-72 py-1.5 pr-4 text-soft">{line.target}</td>
+                  <td className="py-1.5 text-right whitespace-nowrap">{line.applies ? `${line.points.toFixed(1)} of ${line.available.toFixed(1)}` : '–'}</td>
+                  <td className="w-16 py-1.5 text-right">{line.advice === null ? '' : <ToWin points={line.available - line.points} />}</td>
+                </tr>
+              ))}
+            </tbody>
+          );
+        })}
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,98 @@
+import { Editor } from '@tiptap/core';
+import type { Node as ProseNode } from '@tiptap/pm/model';
+import { type Block, blockOfLeaf, type Draft, type EditorNode, readEditorTree, writeEditor } from '../../../../core/draft/index.ts';
+import type { BodyOwner, PostSession } from '../../../state/post-session.ts';
+import { extensions } from './extensions.ts';
+import { notesPlugin } from './notes-plugin.ts';
+import { pasteHandlers } from './paste.ts';
+
+const nextId = () => crypto.randomUUID();
+
+/** Reads the live document as a draft; blocks whose nodes did not change are the same objects as before. */
+class DraftReading {
+  private readonly memo = new WeakMap<ProseNode, { place: string; block: Block }>();
+
+  read(doc: ProseNode): Draft {
+    return readEditorTree<ProseNode>(doc, {
+      type: (node) => node.type.name,
+      attrs: (node) => node.attrs,
+      children: (node) => node.children,
+      leaf: (node, path, place) => {
+        const known = this.memo.get(node);
+        if (known?.place === place) return known.block;
+        const block = blockOfLeaf(node.toJSON() as EditorNode, path);
+        this.memo.set(node, { place, block });
+        return block;
+      },
+    });
+  }
+}
+
+/** The editor of a post's body. It outlives the screen, so that undo holds while the writer walks the trail. */
+export class BodyEditor implements BodyOwner {
+  readonly editor: Editor;
+  private readonly reading = new DraftReading();
+  private known: { doc: ProseNode; draft: Draft } | null = null;
+
+  constructor(session: PostSession) {
+    this.editor = new Editor({
+      element: document.createElement('div'),
+      extensions,
+      injectCSS: false,
+      content: writeEditor(session.body, nextId),
+      editorProps: {
+        attributes: { class: 'draft', role: 'textbox', 'aria-label': 'Draft', 'aria-multiline': 'true', spellcheck: 'true' },
+        ...pasteHandlers(session, () => this.editor),
+      },
+      onUpdate: () => session.bodyChanged(),
+    });
+    this.editor.registerPlugin(notesPlugin());
+    session.lend(this);
+  }
+
+  read(): Draft {
+    const { doc } = this.editor.state;
+    if (this.known?.doc !== doc) this.known = { doc, draft: this.reading.read(doc) };
+    return this.known.draft;
+  }
+
+  /** Puts a draft in by replacing only the stretch that differs. */
+  replace(draft: Draft): void {
+    const { state, view } = this.editor;
+    const next = state.schema.nodeFromJSON(writeEditor(draft, nextId));
+    const start = state.doc.content.findDiffStart(next.content);
+    const end = state.doc.content.findDiffEnd(next.content);
+    if (start === null || end === null) return;
+    // Where the same characters could belong to either side, both ends overlap: give way at the end.
+    const overlap = start - Math.min(end.a, end.b);
+    const [oldEnd, newEnd] = overlap > 0 ? [end.a + overlap, end.b + overlap] : [end.a, end.b];
+    view.dispatch(state.tr.replace(start, oldEnd, next.slice(start, newEnd)));
+  }
+
+  destroy(): void {
+    this.editor.destroy();
+  }
+
+  /** Document position of an offset in a block; null where the block is gone. */
+  positionOf(blockId: string, offset: number): { at: number; node: ProseNode; start: number } | null {
+    let found: { at: number; node: ProseNode; start: number } | null = null;
+    this.editor.state.doc.descendants((node, start) => {
+      if (found) return false;
+      if (node.attrs['blockId'] === blockId) found = { at: node.isTextblock ? start + 1 + Math.min(offset, node.content.size) : start, node, start };
+      return !found && !node.isTextblock;
+    });
+    return found;
+  }
+}
+
+const editors = new WeakMap<PostSession, BodyEditor>();
+
+/** The one editor of a session. */
+export function bodyEditor(session: PostSession): BodyEditor {
+  let editor = editors.get(session);
+  if (!editor) {
+    editor = new BodyEditor(session);
+    editors.set(session, editor);
+  }
+  return editor;
+}

@@ -1,0 +1,240 @@
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { toast } from 'sonner';
+import { byPointsToWin, type CriterionResult, GROUPS } from '../../../../core/criteria/index.ts';
+import { noteOrderChosen } from '../../../state/preferences.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { Earned, ToWin } from '../../../ui/earned.tsx';
+import { GROUP_NAMES } from '../../../ui/ridge.tsx';
+import type { OfferedFix } from '../../../workers/scoring-worker.ts';
+import { usePost } from '../post-context.ts';
+import type { BodyEditor } from './body-editor.ts';
+import { type NoteBox, stackNotes } from './note-layout.ts';
+
+interface MarginProps {
+  body: BodyEditor;
+  /** The column that holds sheet and margin; anchors are measured within it. */
+  column: React.RefObject<HTMLDivElement | null>;
+  inHand: string | null;
+  setInHand: (id: string | null) => void;
+}
+
+/** The margin: notes level with the words they concern, or the ledger in short. */
+export function Margin(props: MarginProps) {
+  const { report } = useAppSelector((state) => state.openPost);
+  const [lens, setLens] = useState<'notes' | 'ledger'>('notes');
+  const notes = useMemo(() => (report ? byPointsToWin(report.criteria) : []), [report]);
+  return (
+    <div className="flex min-w-0 flex-1 items-stretch">
+      <div className="w-[62px] shrink-0 border-l bg-sand/25">
+        <div role="tablist" aria-label="Margin" aria-orientation="vertical" className="sticky top-0 flex flex-col">
+          {(
+            [
+              ['notes', 'Notes', notes.length],
+              ['ledger', 'Ledger', null],
+            ] as const
+          ).map(([id, name, number]) => (
+            <button
+              key={id}
+              type="button"
+              role="tab"
+              aria-selected={lens === id}
+              onClick={() => setLens(id)}
+              className="border-b px-1 py-2.5 text-center text-[12px] text-soft aria-selected:bg-paper aria-selected:font-semibold aria-selected:text-ink"
+            >
+              {number !== null && <span className="block text-[15px] text-ink">{number}</span>}
+              {name}
+            </button>
+          ))}
+        </div>
+      </div>
+      {lens === 'notes' ? <Notes {...props} notes={notes} /> : <ShortLedger criteria={report?.criteria ?? []} />}
+    </div>
+  );
+}
+
+function Notes({ body, column, inHand, setInHand, notes }: MarginProps & { notes: CriterionResult[] }) {
+  const order = useAppSelector((state) => state.preferences.noteOrder);
+  const dispatch = useAppDispatch();
+  const fixes = useAppSelector((state) => state.openPost.fixes);
+  const score = useAppSelector((state) => state.openPost.report?.score ?? 0);
+  const list = useRef<HTMLOListElement>(null);
+  const [tops, setTops] = useState<{ tops: ReadonlyMap<string, number>; anchors: ReadonlyMap<string, number>; height: number }>({ tops: new Map(), anchors: new Map(), height: 0 });
+
+  /** Where each note would like to stand: all reads, before anything is written. */
+  const place = useCallback(() => {
+    const host = list.current;
+    const within = column.current;
+    if (!host || !within || order === 'points') return;
+    const base = host.getBoundingClientRect().top;
+    const end = within.querySelector('.draft')?.getBoundingClientRect().bottom ?? base;
+    const boxes: NoteBox[] = notes.map((note) => ({ id: note.id, anchor: anchorOf(note, body, within, base, end), height: host.querySelector<HTMLElement>(`[data-note-id="${note.id}"]`)?.offsetHeight ?? 60 }));
+    boxes.sort((a, b) => a.anchor - b.anchor);
+    const placed = stackNotes(boxes, inHand);
+    const height = Math.max(0, ...boxes.map((box) => placed.get(box.id)! + box.height));
+    setTops({ tops: placed, anchors: new Map(boxes.map((box) => [box.id, box.anchor])), height });
+  }, [notes, body, column, inHand, order]);
+
+  useLayoutEffect(place, [place]);
+  useEffect(() => {
+    const within = column.current;
+    if (!within) return;
+    let frame = 0;
+    const observer = new ResizeObserver(() => {
+      cancelAnimationFrame(frame);
+      frame = requestAnimationFrame(place);
+    });
+    observer.observe(within);
+    return () => {
+      observer.disconnect();
+      cancelAnimationFrame(frame);
+    };
+  }, [column, place]);
+
+  const shown = order === 'points' ? notes : [...notes].sort((a, b) => (tops.anchors.get(a.id) ?? 0) - (tops.anchors.get(b.id) ?? 0));
+  return (
+    <section aria-label="Notes" className="min-w-0 flex-1 px-4">
+      <div className="flex items-center gap-3 pt-2 text-[13px] text-soft">
+        <label className="ml-auto flex items-center gap-1.5">
+          Order
+          <select value={order} onChange={(event) => dispatch(noteOrderChosen(event.target.value as 'place' | 'points'))} className="rounded border px-1 py-0.5">
+            <option value="place">by place</option>
+            <option value="points">by points to win</option>
+          </select>
+        </label>
+      </div>
+      {notes.length === 0 && <p className="mt-6 text-soft">Nothing left to win. Everything that applies is earned.</p>}
+      <ol ref={list} className="relative" style={order === 'place' ? { height: tops.height } : undefined}>
+        {shown.map((note) => (
+          <Note
+            key={note.id}
+            note={note}
+            fixes={fixes[note.id] ?? []}
+            score={score}
+            body={body}
+            inHand={inHand === note.id}
+            setInHand={setInHand}
+            style={order === 'place' ? { position: 'absolute', insetInline: 0, top: tops.tops.get(note.id) ?? 0 } : { position: 'relative', marginBottom: 10 }}
+            leader={order === 'place' ? (tops.anchors.get(note.id) ?? 0) - (tops.tops.get(note.id) ?? 0) : null}
+          />
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+/** The height of the line a note speaks of, from the top of the list. */
+function anchorOf(note: CriterionResult, body: BodyEditor, within: HTMLElement, base: number, end: number): number {
+  const [first] = note.evidence;
+  if (first) {
+    const found = body.positionOf(first.blockId, first.start);
+    if (found) {
+      try {
+        return body.editor.view.coordsAtPos(found.at).top - base;
+      } catch {
+        // The document moved on since the report: the note waits at the end for the next one.
+      }
+    }
+  }
+  if (note.place === 'text') return end - base;
+  const row = within.querySelector(`[data-place="${note.place}"]`);
+  return row ? row.getBoundingClientRect().top - base : 0;
+}
+
+interface NoteProps {
+  note: CriterionResult;
+  fixes: OfferedFix[];
+  score: number;
+  body: BodyEditor;
+  inHand: boolean;
+  setInHand: (id: string | null) => void;
+  style: React.CSSProperties;
+  /** Pixels from the note's top to its line; null: notes stand apart from the text. */
+  leader: number | null;
+}
+
+function Note({ note, fixes, score, body, inHand, setInHand, style, leader }: NoteProps) {
+  const { session } = usePost();
+  const walked = useRef(0);
+  const gain = note.available - note.points;
+  /** Shows the next of the note's places and selects its words. */
+  const show = () => {
+    setInHand(note.id);
+    const places = note.evidence;
+    if (places.length === 0) return;
+    const place = places[walked.current % places.length];
+    walked.current += 1;
+    const from = body.positionOf(place.blockId, place.start);
+    if (!from) return;
+    const { editor } = body;
+    if (from.node.isTextblock) {
+      const to = body.positionOf(place.blockId, place.end)!;
+      editor.chain().focus().setTextSelection({ from: from.at, to: to.at }).scrollIntoView().run();
+    } else editor.chain().focus().setNodeSelection(from.start).scrollIntoView().run();
+  };
+  const mend = (fix: OfferedFix) => {
+    const takeBack = session.apply(fix.edits);
+    toast(`${fix.label}: ${score.toFixed(1)} → ${fix.scoreAfter.toFixed(1)}`, { duration: 8000, action: { label: 'Undo', onClick: takeBack } });
+  };
+  return (
+    <li
+      data-note-id={note.id}
+      aria-label={note.title}
+      style={style}
+      onMouseEnter={() => setInHand(note.id)}
+      onMouseLeave={() => setInHand(null)}
+      className={`border-t pt-1.5 text-[13px] leading-[1.4] transition-[top] duration-150 ${inHand ? 'border-ochre' : 'border-line'}`}
+    >
+      {leader !== null && inHand && note.evidence.length > 0 && <span aria-hidden className="absolute -left-4 h-px w-4 bg-ochre" style={{ top: Math.max(-1, leader + 12) }} />}
+      <div className="flex gap-2.5">
+        <span className="pt-1">
+          <Earned share={note.points / note.available} />
+        </span>
+        <div className="min-w-0 flex-1">
+          <button type="button" onClick={show} onFocus={() => setInHand(note.id)} className="block w-full text-left font-medium break-words hover:text-sea">
+            {note.advice}
+            {note.evidence.length > 1 && <span className="font-normal text-soft"> ({note.evidence.length} places)</span>}
+          </button>
+          {inHand && <p className="text-[12px] text-soft">Wished: {note.target}</p>}
+          {fixes.length > 0 && (
+            <p className="mt-0.5 flex flex-wrap gap-x-3 gap-y-0.5">
+              {fixes.map((fix) => (
+                <span key={JSON.stringify(fix.edits)} className="min-w-0">
+                  <button type="button" onClick={() => mend(fix)} className="text-left font-semibold break-words text-marram underline decoration-marram/40 underline-offset-4 hover:decoration-marram">
+                    {fix.label}
+                  </button>{' '}
+                  <span className="text-[12px] whitespace-nowrap text-soft">
+                    {score.toFixed(1)} → {fix.scoreAfter.toFixed(1)}
+                  </span>
+                </span>
+              ))}
+            </p>
+          )}
+        </div>
+        <ToWin points={gain} />
+      </div>
+    </li>
+  );
+}
+
+function ShortLedger({ criteria }: { criteria: readonly CriterionResult[] }) {
+  return (
+    <section aria-label="Ledger" className="min-w-0 flex-1 px-4 pt-3 pb-10 text-[13px]">
+      {GROUPS.map((group) => (
+        <div key={group} className="mb-3">
+          <h3 className="mb-1 font-semibold">{GROUP_NAMES[group]}</h3>
+          <ul>
+            {criteria
+              .filter((line) => line.group === group)
+              .map((line) => (
+                <li key={line.id} className={`flex items-center gap-2.5 border-t py-1 ${line.applies ? '' : 'text-soft'}`}>
+                  <Earned share={line.applies ? line.points / line.available : null} />
+                  <span className="min-w-0 flex-1 truncate" title={line.advice ?? line.target}>{line.title}</span>
+                  {line.advice === null ? <span className="text-soft">{line.applies ? 'earned' : 'does not apply'}</span> : <ToWin points={line.available - line.points} />}
+                </li>
+              ))}
+          </ul>
+        </div>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,224 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { Download, Plus, Search, Trash2 } from 'lucide-react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { STATUSES } from '../../../core/draft/index.ts';
+import { database } from '../../data/database.ts';
+import { addPost, postsOf, setDeleted } from '../../data/posts.ts';
+import { Button } from '../../ui/button.tsx';
+import { dayInWords } from '../../ui/day.ts';
+import { download } from '../../ui/download.ts';
+import { ToWin } from '../../ui/earned.tsx';
+import { Ridge } from '../../ui/ridge.tsx';
+import { STATUS_NAMES } from '../../ui/status-names.ts';
+import { jobsWorker } from '../../workers/jobs-client.ts';
+import { type ListWish, type PostLine, type SortKey, shownLines } from './post-table.ts';
+
+const COLUMNS: { key: SortKey; name: string }[] = [
+  { key: 'title', name: 'Post' },
+  { key: 'status', name: 'Status' },
+  { key: 'keyword', name: 'Keyword' },
+  { key: 'words', name: 'Words' },
+  { key: 'score', name: 'Score' },
+];
+const GRID = 'grid grid-cols-[34px_minmax(180px,2.2fr)_84px_minmax(110px,1.1fr)_64px_182px_minmax(170px,1.9fr)_82px] items-center gap-x-3 px-2';
+const ROW = 46;
+
+/** The list of posts. */
+export function Posts() {
+  const site = useLiveQuery(() => database().sites.toCollection().first());
+  const lines = useLiveQuery(async () => {
+    if (!site) return undefined;
+    const [rows, scores] = await Promise.all([postsOf(site.id), database().scores.where('siteId').equals(site.id).toArray()]);
+    const byPost = new Map(scores.map((score) => [score.postId, score]));
+    return rows.map((row): PostLine => ({ row, score: byPost.get(row.id) }));
+  }, [site]);
+  const [wish, setWish] = useState<ListWish>({ search: '', status: 'all', sort: 'changed', descending: true });
+  const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
+  const navigate = useNavigate();
+  const revisions = lines?.map(({ row }) => `${row.id}${row.revision}`).join();
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: asked anew when a post or the site changes, not when a score arrives
+  useEffect(() => {
+    if (site) void jobsWorker().refreshScores(site.id);
+  }, [site, revisions]);
+
+  const shown = useMemo(() => shownLines(lines ?? [], wish), [lines, wish]);
+  const chosen = shown.filter(({ row }) => selected.has(row.id)).map(({ row }) => row.id);
+
+  const create = async () => {
+    if (!site) return;
+    const id = await addPost(site.id, crypto.randomUUID(), new Date().toISOString());
+    navigate(`/posts/${id}/target`);
+  };
+  const remove = async (ids: readonly string[]) => {
+    const names = ids.length === 1 ? `"${lines?.find(({ row }) => row.id === ids[0])?.row.fields.title || 'Untitled'}"` : `${ids.length} posts`;
+    await setDeleted(ids, new Date().toISOString());
+    setSelected(new Set());
+    toast(`${names} deleted`, { duration: 10_000, action: { label: 'Undo', onClick: () => void setDeleted(ids, '') } });
+  };
+  const exportPosts = async (ids: readonly string[]) => {
+    if (!site) return;
+    const task = jobsWorker().exportZip(site.id, [...ids]);
+    toast.promise(task, { loading: 'Packing the posts...', success: `${ids.length} ${ids.length === 1 ? 'post' : 'posts'} packed`, error: 'The posts could not be packed. Try a smaller selection.' });
+    download('posts.zip', await task);
+  };
+
+  return (
+    <main className="flex h-full flex-col">
+      <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-5 pb-3">
+        <h1 className="font-serif text-[26px] font-semibold">Posts</h1>
+        <p className="text-soft">{lines ? `${shown.length === lines.length ? lines.length : `${shown.length} of ${lines.length}`} ${lines.length === 1 ? 'post' : 'posts'}` : ''}</p>
+        <div className="ml-auto flex flex-wrap items-center gap-2">
+          <label className="flex items-center gap-1.5 rounded-md border bg-sheet px-2">
+            <Search size={15} className="text-soft" aria-hidden />
+            <span className="sr-only">Search posts</span>
+            <input type="search" placeholder="Title, keyword or slug" value={wish.search} onChange={(event) => setWish({ ...wish, search: event.target.value })} className="w-44 bg-transparent py-1.5 outline-none" />
+          </label>
+          <label>
+            <span className="sr-only">Status</span>
+            <select value={wish.status} onChange={(event) => setWish({ ...wish, status: event.target.value })} className="rounded-md border px-2 py-1.5">
+              <option value="all">Every status</option>
+              {STATUSES.map((status) => (
+                <option key={status} value={status}>
+                  {STATUS_NAMES[status]}
+                </option>
+              ))}
+            </select>
+          </label>
+          <Button onClick={() => void exportPosts(chosen.length ? chosen : shown.map(({ row }) => row.id))} disabled={shown.length === 0}>
+            <Download size={15} aria-hidden />
+            {chosen.length ? `Export ${chosen.length}` : 'Export all'}
+          </Button>
+          {chosen.length > 0 && (
+            <Button onClick={() => void remove(chosen)}>
+              <Trash2 size={15} aria-hidden />
+              Delete {chosen.length}
+            </Button>
+          )}
+          <Button look="main" onClick={() => void create()}>
+            <Plus size={16} aria-hidden />
+            New post
+          </Button>
+        </div>
+      </header>
+      {lines === undefined ? (
+        <div aria-busy="true" className="mx-6 flex-1 space-y-2 py-4">
+          {Array.from({ length: 8 }, (_, at) => (
+            <div key={at} className="h-9 rounded-md bg-sand/40" />
+          ))}
+        </div>
+      ) : lines.length === 0 ? (
+        <Empty onNew={() => void create()} />
+      ) : (
+        <Table shown={shown} wish={wish} setWish={setWish} selected={selected} setSelected={setSelected} remove={(id) => void remove([id])} />
+      )}
+    </main>
+  );
+}
+
+function Empty({ onNew }: { onNew: () => void }) {
+  return (
+    <div className="mx-auto mt-16 max-w-md text-center">
+      <h2 className="mb-2 font-serif text-xl font-semibold">No posts yet</h2>
+      <p className="mb-4 text-soft">This is where your posts stand, with what each would gain next. Begin one with its keyword, or paste a text you already have into a new one.</p>
+      <Button look="main" onClick={onNew}>
+        Begin a post
+      </Button>
+    </div>
+  );
+}
+
+interface TableProps {
+  shown: PostLine[];
+  wish: ListWish;
+  setWish: (wish: ListWish) => void;
+  selected: ReadonlySet<string>;
+  setSelected: (selected: ReadonlySet<string>) => void;
+  remove: (id: string) => void;
+}
+
+function Table({ shown, wish, setWish, selected, setSelected, remove }: TableProps) {
+  const scroller = useRef<HTMLDivElement>(null);
+  const rows = useVirtualizer({ count: shown.length, getScrollElement: () => scroller.current, estimateSize: () => ROW, overscan: 12 });
+  const sortBy = (key: SortKey) => setWish({ ...wish, sort: key, descending: wish.sort === key ? !wish.descending : key === 'changed' || key === 'score' || key === 'words' });
+  const all = shown.length > 0 && shown.every(({ row }) => selected.has(row.id));
+  const toggle = (id: string) => {
+    const next = new Set(selected);
+    if (!next.delete(id)) next.add(id);
+    setSelected(next);
+  };
+  const heading = (key: SortKey, name: string) => (
+    <div key={key} role="columnheader" aria-sort={wish.sort === key ? (wish.descending ? 'descending' : 'ascending') : 'none'}>
+      <button type="button" onClick={() => sortBy(key)} className={`text-left hover:text-ink ${wish.sort === key ? 'font-semibold text-ink' : ''}`}>
+        {name}
+        {wish.sort === key ? (wish.descending ? ' ↓' : ' ↑') : ''}
+      </button>
+    </div>
+  );
+  return (
+    <div ref={scroller} className="min-h-0 flex-1 overflow-auto px-4 pb-4">
+      <div role="table" aria-label="Posts" aria-rowcount={shown.length + 1} className="min-w-[920px] text-[13px]">
+        <div role="rowgroup" className="sticky top-0 z-10 bg-paper">
+          <div role="row" className={`${GRID} border-b py-2 text-soft`}>
+            <div role="columnheader">
+              <input type="checkbox" aria-label="Select all shown" checked={all} onChange={() => setSelected(new Set(all ? [] : shown.map(({ row }) => row.id)))} className="accent-marram" />
+            </div>
+            {COLUMNS.map(({ key, name }) => heading(key, name))}
+            <div role="columnheader">First to mend</div>
+            {heading('changed', 'Changed')}
+          </div>
+        </div>
+        <div role="rowgroup" style={{ height: rows.getTotalSize(), position: 'relative' }}>
+          {rows.getVirtualItems().map(({ index, start }) => {
+            const { row, score } = shown[index];
+            const { title, status, keyword } = row.fields;
+            const name = title || 'Untitled';
+            return (
+              <div key={row.id} role="row" aria-rowindex={index + 2} className={`${GRID} group absolute inset-x-0 border-b hover:bg-sheet`} style={{ height: ROW, transform: `translateY(${start}px)` }}>
+                <div role="cell">
+                  <input type="checkbox" aria-label={`Select ${name}`} checked={selected.has(row.id)} onChange={() => toggle(row.id)} className="accent-marram" />
+                </div>
+                <div role="cell" className="min-w-0">
+                  <Link to={`/posts/${row.id}/write`} className="block truncate text-[14px] font-semibold hover:text-sea hover:underline" title={name}>
+                    {name}
+                  </Link>
+                </div>
+                <div role="cell" className="text-soft">{STATUS_NAMES[status]}</div>
+                <div role="cell" className="truncate" title={keyword}>{keyword || '–'}</div>
+                <div role="cell">{score ? score.words.toLocaleString('en') : ''}</div>
+                <div role="cell" className="flex items-center gap-3">
+                  <span className="w-6 font-semibold">{score ? Math.round(score.score) : ''}</span>
+                  {score ? <Ridge groups={score.groups} width={132} height={24} /> : <span className="h-4 w-32 rounded bg-sand/40" />}
+                </div>
+                <div role="cell" className="flex min-w-0 items-baseline gap-2">
+                  {score?.first ? (
+                    <>
+                      <ToWin points={score.first.gain} />
+                      <span className="truncate text-soft" title={score.first.advice}>{score.first.advice}</span>
+                    </>
+                  ) : (
+                    <span className="text-soft">{score ? 'Nothing left to win' : ''}</span>
+                  )}
+                </div>
+                <div role="cell" className="flex items-center justify-between whitespace-nowrap text-soft">
+                  {dayInWords(row.changed)}
+                  <button type="button" aria-label={`Delete ${name}`} onClick={() => remove(row.id)} className="rounded p-1 opacity-0 group-hover:opacity-100 hover:text-rust focus-visible:opacity-100">
+                    <Trash2 size={14} aria-hidden />
+                  </button>
+                </div>
+              </div>
+            );
+          })}
+        </div>
+        {shown.length === 0 && (
+          <p className="px-2 py-8 text-center text-soft">
+            No post matches. <Button look="word" onClick={() => setWish({ ...wish, search: '', status: 'all' })}>Show all</Button>
+          </p>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,93 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { ScoreReport } from '../../core/criteria/index.ts';
+import { emptyFields, type PostFields } from '../../core/draft/index.ts';
+import type { OutlineItem } from '../../core/outline/index.ts';
+import type { OfferedFix, ScoreAnswer } from '../workers/scoring-worker.ts';
+
+/** How far what is written has come. */
+export type SaveState = 'saved' | 'saving' | 'failed';
+
+/** What the last change did to the score. */
+export interface LastChange {
+  gain: number;
+  /** The criterion that moved most. */
+  what: string;
+}
+
+export interface OpenPost {
+  id: string | null;
+  siteId: string;
+  fields: PostFields;
+  outline: OutlineItem[];
+  save: SaveState;
+  /** UTC instant of the last save; empty before the first. */
+  savedAt: string;
+  /** Why saving failed, in words. */
+  problem: string;
+  report: ScoreReport | null;
+  words: number;
+  fixes: Record<string, OfferedFix[]>;
+  lastChange: LastChange | null;
+}
+
+const initialState: OpenPost = {
+  id: null, siteId: '', fields: emptyFields(), outline: [], save: 'saved', savedAt: '', problem: '', report: null, words: 0, fixes: {}, lastChange: null,
+};
+
+/** Below this a change of the score is none that a reader would see. */
+const VISIBLE = 0.05;
+
+function changeBetween(before: ScoreReport, after: ScoreReport): LastChange | null {
+  const gain = after.score - before.score;
+  if (Math.abs(gain) < VISIBLE) return null;
+  let most = after.criteria[0];
+  let size = 0;
+  after.criteria.forEach((line, at) => {
+    const moved = Math.abs(line.points - line.available - (before.criteria[at].points - before.criteria[at].available));
+    if (moved > size) {
+      size = moved;
+      most = line;
+    }
+  });
+  return { gain, what: most.title };
+}
+
+const slice = createSlice({
+  name: 'openPost',
+  initialState,
+  reducers: {
+    postOpened: (_state, { payload }: PayloadAction<{ id: string; siteId: string; fields: PostFields; outline: OutlineItem[]; changed: string }>) => ({
+      ...initialState, id: payload.id, siteId: payload.siteId, fields: payload.fields, outline: payload.outline, savedAt: payload.changed,
+    }),
+    postClosed: () => initialState,
+    fieldsSet: (state, { payload }: PayloadAction<Partial<PostFields>>) => {
+      Object.assign(state.fields, payload);
+    },
+    outlineSet: (state, { payload }: PayloadAction<OutlineItem[]>) => {
+      state.outline = payload;
+    },
+    saveStarted: (state) => {
+      state.save = 'saving';
+    },
+    saved: (state, { payload }: PayloadAction<string>) => {
+      state.save = 'saved';
+      state.savedAt = payload;
+      state.problem = '';
+    },
+    saveFailed: (state, { payload }: PayloadAction<string>) => {
+      state.save = 'failed';
+      state.problem = payload;
+    },
+    scored: (state, { payload }: PayloadAction<ScoreAnswer>) => {
+      if (payload.postId !== state.id) return;
+      const change = state.report ? changeBetween(state.report as ScoreReport, payload.report) : null;
+      if (change) state.lastChange = change;
+      state.report = payload.report;
+      state.words = payload.words;
+      state.fixes = payload.fixes;
+    },
+  },
+});
+
+export const { postOpened, postClosed, fieldsSet, outlineSet, saveStarted, saved, saveFailed, scored } = slice.actions;
+export const openPostReducer = slice.reducer;

@@ -1,0 +1,22 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { useDispatch, useSelector } from 'react-redux';
+import { openPostReducer } from './open-post.ts';
+import { keepPreferences, preferencesReducer } from './preferences.ts';
+
+export const store = configureStore({
+  reducer: { openPost: openPostReducer, preferences: preferencesReducer },
+  // Reports are large and made by one worker: walking them on every action would cost more than it finds.
+  middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
+});
+
+export type RootState = ReturnType<typeof store.getState>;
+export const useAppSelector = useSelector.withTypes<RootState>();
+export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();
+
+let preferences = store.getState().preferences;
+store.subscribe(() => {
+  const next = store.getState().preferences;
+  if (next === preferences) return;
+  preferences = next;
+  keepPreferences(next);
+});

@@ -1,0 +1,62 @@
+import { useId } from 'react';
+
+/** A group's part of a ridge. */
+export interface RidgeGroup {
+  id: string;
+  points: number;
+  available: number;
+}
+
+/** How groups are called where they are shown. */
+export const GROUP_NAMES: Record<string, string> = {
+  listing: 'Listing', headings: 'Headings', keyword: 'Keyword', coverage: 'Coverage', media: 'Media', links: 'Links', reading: 'Reading',
+};
+
+/** A hump from x over a width, as a closed path: flat feet, round top. */
+function hump(x: number, width: number, height: number): string {
+  const mid = x + width / 2;
+  const foot = width * 0.3;
+  const top = width * 0.17;
+  return `M${x} ${height}C${x + foot} ${height} ${mid - top} 1 ${mid} 1S${x + width - foot} ${height} ${x + width} ${height}Z`;
+}
+
+/** The ridge: one hump per group, as wide as its points, filled as far as it is earned. */
+export function Ridge({ groups, width, height, names = false }: { groups: readonly RidgeGroup[]; width: number; height: number; names?: boolean }) {
+  const clip = useId();
+  const total = groups.reduce((sum, group) => sum + group.available, 0);
+  const words = groups.map(({ id, points, available }) => (available > 0 ? `${GROUP_NAMES[id]} ${points.toFixed(1)} of ${available.toFixed(1)}` : `${GROUP_NAMES[id]} does not apply`)).join(', ');
+  let x = 0;
+  const humps = groups
+    .filter((group) => group.available > 0)
+    .map(({ id, points, available }) => {
+      const own = (available / total) * width;
+      const at = x;
+      x += own;
+      return { id, at, own, share: points / available, points, available };
+    });
+  return (
+    <svg role="img" aria-label={`Score by group: ${total > 0 ? words : 'nothing to show yet'}`} width={width} height={height + (names ? 36 : 0)} className="shrink-0 overflow-visible">
+      {humps.map(({ id, at, own, share, points, available }) => {
+        const path = hump(at, own, height);
+        const filled = share * (height - 1);
+        return (
+          <g key={id}>
+            <title>{`${GROUP_NAMES[id]}: ${points.toFixed(1)} of ${available.toFixed(1)} points`}</title>
+            <path d={path} className="fill-sand" />
+            <clipPath id={`${clip}${id}`}>
+              <rect x={at} y={height - filled} width={own} height={filled} />
+            </clipPath>
+            <path d={path} className="fill-marram" clipPath={`url(#${clip}${id})`} />
+            {names && own > 24 && (
+              <text x={at + own / 2} y={height + 15} textAnchor="middle" className="fill-soft text-[12px]">
+                {GROUP_NAMES[id]}
+                <tspan x={at + own / 2} dy="15" className="fill-ink">{`${points.toFixed(1)} of ${available.toFixed(1)}`}</tspan>
+              </text>
+            )}
+          </g>
+        );
+      })}
+      <line x1={0} x2={width} y1={height} y2={height} className="stroke-marram" strokeOpacity={0.5} />
+    </svg>
+  );
+}

@@ -1,0 +1,74 @@
+import { expose } from 'comlink';
+import { applyEdits, type DraftEdit, DraftReadings, type Fix, fixesFor, type ScoreReport } from '../../core/criteria/index.ts';
+import type { Block, PostDocument, PostFields } from '../../core/draft/index.ts';
+import { indexedPost, type Scene, scorePost } from '../../core/site/index.ts';
+import { sceneOf, type SceneData } from '../data/scene.ts';
+
+/** What changed of the post in hand since it was last sent. */
+export interface ScoreRequest {
+  postId: string;
+  revision: number;
+  fields: PostFields;
+  /** Ids of all blocks in order. */
+  order: string[];
+  /** Blocks that are new or changed. */
+  changed: Block[];
+}
+
+/** A change that can be pressed, and what the score is after it (measured, not estimated). */
+export interface OfferedFix {
+  label: string;
+  edits: DraftEdit[];
+  scoreAfter: number;
+}
+
+export interface ScoreAnswer {
+  postId: string;
+  revision: number;
+  report: ScoreReport;
+  words: number;
+  /** By criterion. */
+  fixes: Record<string, OfferedFix[]>;
+}
+
+/** Most changes offered for one criterion. */
+const MOST_FIXES = 3;
+
+let scene: Scene | null = null;
+let held: { postId: string; blocks: Map<string, Block>; readings: DraftReadings } | null = null;
+
+function documentOf({ postId, fields, order, changed }: ScoreRequest): PostDocument {
+  if (held?.postId !== postId) held = { postId, blocks: new Map(), readings: new DraftReadings() };
+  for (const block of changed) held.blocks.set(block.id, block);
+  const blocks = order.flatMap((id) => held!.blocks.get(id) ?? []);
+  if (held.blocks.size > order.length * 2 + 50) held.blocks = new Map(blocks.map((block) => [block.id, block]));
+  return { fields, draft: { version: 1, blocks } };
+}
+
+const api = {
+  setScene(data: SceneData): void {
+    scene = sceneOf(data);
+  },
+
+  /** Forgets the post in hand, so that the next request is read whole. */
+  forget(): void {
+    held = null;
+  },
+
+  score(request: ScoreRequest): ScoreAnswer {
+    if (!scene) throw new Error('Nothing is known of the site yet.');
+    const document = documentOf(request);
+    const scored = (one: PostDocument) => scorePost(one, indexedPost(request.postId, one), scene!, held!.readings);
+    const { facts, context, report } = scored(document);
+    const fixes: Record<string, OfferedFix[]> = {};
+    for (const { id, advice } of report.criteria) {
+      if (advice === null) continue;
+      const offered = fixesFor(id, facts, context).slice(0, MOST_FIXES);
+      if (offered.length) fixes[id] = offered.map((fix: Fix) => ({ ...fix, scoreAfter: scored(applyEdits(document, fix.edits)).report.score }));
+    }
+    return { postId: request.postId, revision: request.revision, report, words: facts.words, fixes };
+  },
+};
+
+export type ScoringApi = typeof api;
+expose(api);
