@@ -4,17 +4,27 @@ const above = ['research', 'writing', 'site', 'formats'];
 const upward = coreOrder.map((room, at) => ({
   name: `core-${room}-looks-down-only`,
   severity: 'error',
-  from: { path: `^src/core/${room}/`, pathNot: '\\.test\\.ts$' },
+  from: { path: `^src/core/${room}/`, pathNot: '\\.test(-data)?\\.ts$' },
   to: { path: `^src/core/(${[...coreOrder.slice(at + 1), ...above].join('|')})/` },
 }));
 module.exports = {
   forbidden: [
-    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true, dependencyTypesNot: ['type-only'] } },
-    { name: 'core-knows-nobody', severity: 'error', from: { path: '^src/core/' }, to: { path: '^src/(web|server|cli|demo)/' } },
+    {
+      name: 'no-circular',
+      severity: 'error',
+      from: {},
+      to: { circular: true, dependencyTypesNot: ['type-only'] },
+    },
+    {
+      name: 'core-knows-nobody',
+      severity: 'error',
+      from: { path: '^src/core/' },
+      to: { path: '^src/(web|server|cli|demo)/' },
+    },
     {
       name: 'core-is-pure',
       severity: 'error',
-      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/core/', pathNot: '\\.test(-data)?\\.ts$' },
       to: { dependencyTypes: ['core'] },
     },
     {
@@ -24,9 +34,24 @@ module.exports = {
       to: { path: 'node_modules/(react|react-dom|dexie|express|@tiptap)/' },
     },
     ...upward,
-    { name: 'cli-stands-alone', severity: 'error', from: { path: '^src/cli/' }, to: { path: '^src/(web|server)/' } },
-    { name: 'server-stands-alone', severity: 'error', from: { path: '^src/server/' }, to: { path: '^src/(web|cli)/' } },
-    { name: 'web-stands-alone', severity: 'error', from: { path: '^src/web/' }, to: { path: '^src/(server|cli)/' } },
+    {
+      name: 'cli-stands-alone',
+      severity: 'error',
+      from: { path: '^src/cli/' },
+      to: { path: '^src/(web|server)/' },
+    },
+    {
+      name: 'server-stands-alone',
+      severity: 'error',
+      from: { path: '^src/server/' },
+      to: { path: '^src/(web|cli)/' },
+    },
+    {
+      name: 'web-stands-alone',
+      severity: 'error',
+      from: { path: '^src/web/' },
+      to: { path: '^src/(server|cli)/' },
+    },
     {
       name: 'ui-knows-no-data',
       severity: 'error',
@@ -39,7 +64,12 @@ module.exports = {
       from: { path: '^src/web/screens/([^/]+)/' },
       to: { path: '^src/web/screens/', pathNot: '^src/web/screens/$1/' },
     },
-    { name: 'not-to-tests', severity: 'error', from: { pathNot: '\\.test\\.tsx?$' }, to: { path: '\\.test\\.tsx?$' } },
+    {
+      name: 'not-to-tests',
+      severity: 'error',
+      from: { pathNot: '\\.test\\.tsx?$' },
+      to: { path: '\\.test\\.tsx?$' },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

@@ -13,5 +13,11 @@ export default defineConfig({
   plugins: [react(), tailwindcss()],
   resolve: { alias: { 'decode-named-character-reference': entities } },
   worker: { format: 'es' },
-  build: { outDir: '../../dist/web', emptyOutDir: true, assetsInlineLimit: 0, manifest: true, chunkSizeWarningLimit: 1200 },
+  build: {
+    outDir: '../../dist/web',
+    emptyOutDir: true,
+    assetsInlineLimit: 0,
+    manifest: true,
+    chunkSizeWarningLimit: 1200,
+  },
 });

@@ -16,7 +16,9 @@ export function fail(sentence) {
 export function checkNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major > 20 || (major === 20 && minor >= 19)) return;
-  fail(`Dune Sparrow needs Node 20.19 or newer; this is ${process.versions.node}. Install a newer Node and try again.`);
+  fail(
+    `Dune Sparrow needs Node 20.19 or newer; this is ${process.versions.node}. Install a newer Node and try again.`,
+  );
 }
 
 function run(command, args) {
@@ -28,10 +30,13 @@ const sameAs = (stamp, value) => existsSync(stamp) && readFileSync(stamp, 'utf8'
 
 export function install() {
   const stamp = at('node_modules', '.dune-sparrow-installed');
-  const wanted = createHash('sha256').update(readFileSync(at('package-lock.json'))).digest('hex');
+  const wanted = createHash('sha256')
+    .update(readFileSync(at('package-lock.json')))
+    .digest('hex');
   if (sameAs(stamp, wanted)) return;
   console.error('Installing packages (once, about a minute)...');
-  if (!run('npm', ['ci', '--no-audit', '--no-fund'])) fail('The packages could not be installed: `npm ci` failed. Check the network and try again.');
+  if (!run('npm', ['ci', '--no-audit', '--no-fund']))
+    fail('The packages could not be installed: `npm ci` failed. Check the network and try again.');
   writeFileSync(stamp, wanted);
 }
 
@@ -52,8 +57,10 @@ export function build() {
   const wanted = sources();
   if (sameAs(stamp, wanted)) return;
   console.error('Building...');
-  if (!run(process.execPath, [at('node_modules', 'vite', 'bin', 'vite.js'), 'build', '--logLevel', 'warn'])) fail('The application could not be built; the lines above say why.');
-  if (!run(process.execPath, [at('scripts', 'build-demo.mjs')])) fail('The demo data could not be built; the lines above say why.');
+  if (!run(process.execPath, [at('node_modules', 'vite', 'bin', 'vite.js'), 'build', '--logLevel', 'warn']))
+    fail('The application could not be built; the lines above say why.');
+  if (!run(process.execPath, [at('scripts', 'build-demo.mjs')]))
+    fail('The demo data could not be built; the lines above say why.');
   mkdirSync(at('dist'), { recursive: true });
   writeFileSync(stamp, wanted);
 }

@@ -1,4 +1,22 @@
 declare module 'stopword' {
   const list: string[];
-  export { list as ara, list as dan, list as deu, list as eng, list as fin, list as fra, list as ita, list as nld, list as nob, list as pol, list as por, list as rus, list as spa, list as swe, list as tur, list as ukr };
+
+  export {
+    list as ara,
+    list as dan,
+    list as deu,
+    list as eng,
+    list as fin,
+    list as fra,
+    list as ita,
+    list as nld,
+    list as nob,
+    list as pol,
+    list as por,
+    list as rus,
+    list as spa,
+    list as swe,
+    list as tur,
+    list as ukr,
+  };
 }

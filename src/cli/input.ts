@@ -32,10 +32,12 @@ function textOf(bytes: Buffer): string {
 }
 
 /** The format of a file without a telling name. */
-const sniff = (text: string): FileFormat => (/^\s*(?:<!doctype|<html|<[a-z]+[^>]*>)/i.test(text) ? 'html' : 'text');
+const sniff = (text: string): FileFormat =>
+  /^\s*(?:<!doctype|<html|<[a-z]+[^>]*>)/i.test(text) ? 'html' : 'text';
 
 function readOne(path: string, warn: (line: string) => void): Omit<InputFile, 'filePath'> {
-  if (/\.docx?$/i.test(path)) throw new UsageError(`${path} is a word processor's file. Save it as HTML, Markdown or text first.`);
+  if (/\.docx?$/i.test(path))
+    throw new UsageError(`${path} is a word processor's file. Save it as HTML, Markdown or text first.`);
   let bytes: Buffer;
   try {
     bytes = readFileSync(path);
@@ -51,7 +53,9 @@ function readOne(path: string, warn: (line: string) => void): Omit<InputFile, 'f
 
 function filesBelow(folder: string): string[] {
   const out: string[] = [];
-  for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
+  for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) =>
+    a.name < b.name ? -1 : 1,
+  )) {
     if (entry.name.startsWith('.') || SKIPPED.has(entry.name)) continue;
     const path = join(folder, entry.name);
     if (entry.isDirectory()) out.push(...filesBelow(path));
@@ -63,7 +67,8 @@ function filesBelow(folder: string): string[] {
 /** Reads what a path names: a folder with its `site.json`, or one file. What cannot be read throws {@link UsageError}. */
 export function readInput(path: string, warn: (line: string) => void): InputGroup {
   if (!existsSync(path)) throw new UsageError(`${path} is not there. Check the name.`);
-  if (!statSync(path).isDirectory()) return { files: [readOne(path, warn)], site: unknownSite(), isSite: false };
+  if (!statSync(path).isDirectory())
+    return { files: [readOne(path, warn)], site: unknownSite(), isSite: false };
   const siteFile = join(path, 'site.json');
   let site = unknownSite();
   if (existsSync(siteFile)) {
@@ -104,4 +109,5 @@ export function picturesOf({ path, document }: InputFile, folder: string): Map<s
 }
 
 /** The folder that absolute addresses of a file's pictures start from. */
-export const rootOf = (path: string): string => (statSync(path).isDirectory() ? path : dirname(path) || basename(path));
+export const rootOf = (path: string): string =>
+  statSync(path).isDirectory() ? path : dirname(path) || basename(path);

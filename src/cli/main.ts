@@ -15,7 +15,8 @@ export async function main(args: readonly string[]): Promise<number> {
   try {
     const options = readOptions(args);
     if (options === 'help') out(HELP);
-    else if (options === 'version') out(JSON.parse(readFileSync(new URL('../../package.json', import.meta.url), 'utf8')).version);
+    else if (options === 'version')
+      out(JSON.parse(readFileSync(new URL('../../package.json', import.meta.url), 'utf8')).version);
     else return score(options);
     return 0;
   } catch (error) {
@@ -31,7 +32,9 @@ function profileOf(path: string | null) {
   try {
     json = JSON.parse(readFileSync(path, 'utf8'));
   } catch (error) {
-    throw new UsageError(error instanceof SyntaxError ? `${path} is not valid JSON.` : `${path} cannot be read. Check the name.`);
+    throw new UsageError(
+      error instanceof SyntaxError ? `${path} is not valid JSON.` : `${path} cannot be read. Check the name.`,
+    );
   }
   const reading = readProfile(json);
   if (reading.problem !== null) throw new UsageError(`${path}: ${reading.problem}`);
@@ -74,7 +77,13 @@ function score(options: ScoreOptions): number {
   return failed ? 2 : below ? 1 : 0;
 }
 
-function* scoreGroup(group: InputGroup, path: string, options: ScoreOptions, profile: SiteSettings['profile'], vocabulary: Vocabulary) {
+function* scoreGroup(
+  group: InputGroup,
+  path: string,
+  options: ScoreOptions,
+  profile: SiteSettings['profile'],
+  vocabulary: Vocabulary,
+) {
   const site: SiteSettings = {
     ...group.site,
     baseAddress: options.site ?? group.site.baseAddress,
@@ -88,7 +97,12 @@ function* scoreGroup(group: InputGroup, path: string, options: ScoreOptions, pro
     const document = { fields, draft: file.document.draft };
     return { file, document, post: indexedPost(file.path, document, file.filePath) };
   });
-  const index = group.isSite ? new SiteIndex(site, posts.map(({ post }) => post)) : null;
+  const index = group.isSite
+    ? new SiteIndex(
+        site,
+        posts.map(({ post }) => post),
+      )
+    : null;
   for (const { file, document, post } of posts) {
     const scene = { site, index, pictures: picturesOf(file, rootOf(path)) };
     yield { file, ...scorePost(document, post, scene, new DraftReadings(vocabulary)) };

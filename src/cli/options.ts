@@ -18,38 +18,83 @@ export interface ScoreOptions {
 export class UsageError extends Error {}
 
 const OPTIONS = {
-  keyword: { type: 'string' }, supporting: { type: 'string' }, site: { type: 'string' }, 'title-pattern': { type: 'string' },
-  profile: { type: 'string' }, min: { type: 'string' }, json: { type: 'boolean' }, help: { type: 'boolean', short: 'h' }, version: { type: 'boolean', short: 'v' },
+  keyword: { type: 'string' },
+  supporting: { type: 'string' },
+  site: { type: 'string' },
+  'title-pattern': { type: 'string' },
+  profile: { type: 'string' },
+  min: { type: 'string' },
+  json: { type: 'boolean' },
+  help: { type: 'boolean', short: 'h' },
+  version: { type: 'boolean', short: 'v' },
 } as const;
 
 /** What a command line says: help, version, or files to score. Throws {@link UsageError}. */
 export function readOptions(args: readonly string[]): 'help' | 'version' | ScoreOptions {
-  const { values, positionals, tokens } = parseArgs({ args: [...args], options: OPTIONS, allowPositionals: true, strict: false, tokens: true });
+  const { values, positionals, tokens } = parseArgs({
+    args: [...args],
+    options: OPTIONS,
+    allowPositionals: true,
+    strict: false,
+    tokens: true,
+  });
   for (const token of tokens) {
     if (token.kind !== 'option') continue;
-    if (!(token.name in OPTIONS)) throw new UsageError(`There is no option ${token.rawName}. The nearest one is --${nearest(token.name, Object.keys(OPTIONS))}.`);
+    if (!(token.name in OPTIONS))
+      throw new UsageError(
+        `There is no option ${token.rawName}. The nearest one is --${nearest(token.name, Object.keys(OPTIONS))}.`,
+      );
     const { type } = OPTIONS[token.name as keyof typeof OPTIONS];
-    if (type === 'string' && (token.value === undefined || (token.value.startsWith('--') && !token.inlineValue))) throw new UsageError(`The option ${token.rawName} needs a value.`);
-    if (type === 'boolean' && token.value !== undefined) throw new UsageError(`The option ${token.rawName} takes no value.`);
+    if (
+      type === 'string' &&
+      (token.value === undefined || (token.value.startsWith('--') && !token.inlineValue))
+    )
+      throw new UsageError(`The option ${token.rawName} needs a value.`);
+    if (type === 'boolean' && token.value !== undefined)
+      throw new UsageError(`The option ${token.rawName} takes no value.`);
   }
   if (values.help || args.length === 0) return 'help';
   if (values.version) return 'version';
   const [command, ...paths] = positionals;
-  if (command !== 'score') throw new UsageError(command === undefined ? 'Say what to do: dune-sparrow score FILE...' : `There is no command "${command}". The one there is: score.`);
+  if (command !== 'score')
+    throw new UsageError(
+      command === undefined
+        ? 'Say what to do: dune-sparrow score FILE...'
+        : `There is no command "${command}". The one there is: score.`,
+    );
   if (paths.length === 0) throw new UsageError('Name at least one file or folder to score.');
-  const text = (name: keyof typeof OPTIONS) => (typeof values[name] === 'string' ? (values[name] as string) : null);
+  const text = (name: keyof typeof OPTIONS) =>
+    typeof values[name] === 'string' ? (values[name] as string) : null;
   const min = text('min');
-  if (min !== null && !/^\d+(?:\.\d+)?$/.test(min)) throw new UsageError(`--min takes a score from 0 to 100, not "${min}".`);
-  if (min !== null && Number(min) > 100) throw new UsageError(`--min takes a score from 0 to 100, not "${min}".`);
+  if (min !== null && !/^\d+(?:\.\d+)?$/.test(min))
+    throw new UsageError(`--min takes a score from 0 to 100, not "${min}".`);
+  if (min !== null && Number(min) > 100)
+    throw new UsageError(`--min takes a score from 0 to 100, not "${min}".`);
   const site = text('site');
-  if (site !== null && !/^(?:https?:\/\/)?[^\s/]+\.[^\s/]+/.test(site) && !/^(?:https?:\/\/)?localhost/.test(site)) throw new UsageError(`--site takes an address such as https://blog.example, not "${site}".`);
+  if (
+    site !== null &&
+    !/^(?:https?:\/\/)?[^\s/]+\.[^\s/]+/.test(site) &&
+    !/^(?:https?:\/\/)?localhost/.test(site)
+  )
+    throw new UsageError(`--site takes an address such as https://blog.example, not "${site}".`);
   return {
-    paths, keyword: text('keyword'), supporting: text('supporting')?.split(',').map((phrase) => phrase.trim()).filter(Boolean) ?? null,
-    site, titlePattern: text('title-pattern'), profile: text('profile'), min: min === null ? null : Number(min), json: values.json === true,
+    paths,
+    keyword: text('keyword'),
+    supporting:
+      text('supporting')
+        ?.split(',')
+        .map((phrase) => phrase.trim())
+        .filter(Boolean) ?? null,
+    site,
+    titlePattern: text('title-pattern'),
+    profile: text('profile'),
+    min: min === null ? null : Number(min),
+    json: values.json === true,
   };
 }
 
-const nearest = (name: string, known: string[]) => known.reduce((best, next) => (leven(name, next) < leven(name, best) ? next : best));
+const nearest = (name: string, known: string[]) =>
+  known.reduce((best, next) => (leven(name, next) < leven(name, best) ? next : best));
 
 export const HELP = `Usage: dune-sparrow score FILE... [options]
 

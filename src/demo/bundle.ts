@@ -17,13 +17,20 @@ export interface DemoBundle {
 export function demoBundle(folder: string): DemoBundle {
   const reading = readSiteFile(readFileSync(join(folder, 'site.json'), 'utf8'));
   if (reading.problem !== null) throw new Error(reading.problem);
-  const posts = readdirSync(join(folder, 'posts')).sort().map((file) => {
-    const name = file.replace(/\.md$/, '');
-    const { problem, ...document } = readMarkdown(readFileSync(join(folder, 'posts', file), 'utf8'), countingIds(`${name}-`));
-    if (problem) throw new Error(`${file}: ${problem}`);
-    return { id: `demo-${name}`, ...document };
-  });
+  const posts = readdirSync(join(folder, 'posts'))
+    .sort()
+    .map((file) => {
+      const name = file.replace(/\.md$/, '');
+      const { problem, ...document } = readMarkdown(
+        readFileSync(join(folder, 'posts', file), 'utf8'),
+        countingIds(`${name}-`),
+      );
+      if (problem) throw new Error(`${file}: ${problem}`);
+      return { id: `demo-${name}`, ...document };
+    });
   const media = join(folder, 'media');
-  const pictures = readdirSync(media).sort().map((name) => ({ name, size: pictureSize(readFileSync(join(media, name))) }));
+  const pictures = readdirSync(media)
+    .sort()
+    .map((name) => ({ name, size: pictureSize(readFileSync(join(media, name))) }));
   return { site: reading.site, posts, pictures };
 }

@@ -15,22 +15,43 @@ export interface AppOptions {
 
 /** The policy of every response: scripts, fonts and data from here alone; styles may stand in elements. */
 const POLICY = {
-  defaultSrc: ["'none'"], scriptSrc: ["'self'"], workerSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"],
-  imgSrc: ["'self'", 'data:', 'blob:'], fontSrc: ["'self'"], connectSrc: ["'self'"], mediaSrc: ["'self'", 'blob:'],
-  manifestSrc: ["'self'"], baseUri: ["'none'"], formAction: ["'self'"], frameAncestors: ["'none'"], objectSrc: ["'none'"],
+  defaultSrc: ["'none'"],
+  scriptSrc: ["'self'"],
+  workerSrc: ["'self'"],
+  styleSrc: ["'self'", "'unsafe-inline'"],
+  imgSrc: ["'self'", 'data:', 'blob:'],
+  fontSrc: ["'self'"],
+  connectSrc: ["'self'"],
+  mediaSrc: ["'self'", 'blob:'],
+  manifestSrc: ["'self'"],
+  baseUri: ["'none'"],
+  formAction: ["'self'"],
+  frameAncestors: ["'none'"],
+  objectSrc: ["'none'"],
 };
 
 /** The Express application: the built pages, compressed and cached, deep links answered with the application. */
 export function createApp({ web, demo, version }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(helmet({ contentSecurityPolicy: { useDefaults: false, directives: POLICY }, strictTransportSecurity: false }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: { useDefaults: false, directives: POLICY },
+      strictTransportSecurity: false,
+    }),
+  );
   app.use(compression());
   app.get('/healthz', (_request, response) => {
     response.json({ status: 'ok', version });
   });
-  const page = readFileSync(join(web, 'index.html'), 'utf8').replace('name="dune-sparrow-demo" content="off"', `name="dune-sparrow-demo" content="${demo ? 'on' : 'off'}"`);
-  app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: false }));
+  const page = readFileSync(join(web, 'index.html'), 'utf8').replace(
+    'name="dune-sparrow-demo" content="off"',
+    `name="dune-sparrow-demo" content="${demo ? 'on' : 'off'}"`,
+  );
+  app.use(
+    '/assets',
+    express.static(join(web, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: false }),
+  );
   if (demo) app.use('/demo', express.static(demo, { maxAge: 0, index: false, fallthrough: false }));
   app.use(express.static(web, { index: false, maxAge: '1h' }));
   app.get('/{*path}', (request, response) => {
@@ -41,9 +62,19 @@ export function createApp({ web, demo, version }: AppOptions): Express {
     }
     response.type('html').setHeader('cache-control', 'no-cache').send(page);
   });
-  app.use((error: { status?: number }, _request: express.Request, response: express.Response, _next: express.NextFunction) => {
-    const status = error.status ?? 500;
-    response.status(status).type('text').send(status === 404 ? 'There is no such file.' : 'The server could not answer this request.');
-  });
+  app.use(
+    (
+      error: { status?: number },
+      _request: express.Request,
+      response: express.Response,
+      _next: express.NextFunction,
+    ) => {
+      const status = error.status ?? 500;
+      response
+        .status(status)
+        .type('text')
+        .send(status === 404 ? 'There is no such file.' : 'The server could not answer this request.');
+    },
+  );
   return app;
 }

@@ -15,11 +15,18 @@ export function startServer({ demo }: { demo: boolean }): void {
     console.error(`PORT is "${portText}"; set it to a number from 0 to 65535.`);
     process.exit(1);
   }
-  const server = createServer(createApp({ web: `${root}dist/web`, demo: demo ? `${root}dist/demo` : null, version }));
+  const server = createServer(
+    createApp({ web: `${root}dist/web`, demo: demo ? `${root}dist/demo` : null, version }),
+  );
   server.on('error', (error: NodeJS.ErrnoException) => {
-    if (error.code === 'EADDRINUSE') console.error(`Port ${port} on ${host} is in use. Stop what uses it, or set PORT to another number.`);
-    else if (error.code === 'EACCES') console.error(`Port ${port} may not be used by you. Set PORT to a number above 1023.`);
-    else console.error(`The server cannot listen on ${host}:${port} (${error.code}). Set HOST and PORT to an address of this machine.`);
+    if (error.code === 'EADDRINUSE')
+      console.error(`Port ${port} on ${host} is in use. Stop what uses it, or set PORT to another number.`);
+    else if (error.code === 'EACCES')
+      console.error(`Port ${port} may not be used by you. Set PORT to a number above 1023.`);
+    else
+      console.error(
+        `The server cannot listen on ${host}:${port} (${error.code}). Set HOST and PORT to an address of this machine.`,
+      );
     process.exit(1);
   });
   server.listen(port, host, () => {

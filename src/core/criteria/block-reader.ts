@@ -1,5 +1,13 @@
 import { type Block, isRead, linksOf } from '../draft/index.ts';
-import { MATCH_COUNTS, MATCH_VALUES, type Match, PhraseMatcher, type Tokens, tokenize, type Vocabulary } from '../language/index.ts';
+import {
+  MATCH_COUNTS,
+  MATCH_VALUES,
+  type Match,
+  PhraseMatcher,
+  type Tokens,
+  tokenize,
+  type Vocabulary,
+} from '../language/index.ts';
 import { isClaim } from './claims.ts';
 
 /** A use of the primary keyword in a block; words are counted from the block's first. */
@@ -88,7 +96,8 @@ export class BlockReader {
     const matches = tokens.length ? this.matcher.match(block.text, tokens) : [];
     const links = block.marks.length ? linksOf(block) : [];
     let syllables = 0;
-    if (this.target.english) for (let at = 0; at < tokens.length; at++) syllables += this.vocabulary.syllables(tokens.ids[at]);
+    if (this.target.english)
+      for (let at = 0; at < tokens.length; at++) syllables += this.vocabulary.syllables(tokens.ids[at]);
     const uses: KeywordUse[] = [];
     const supporting = new Map<number, number>();
     let useCount = 0;
@@ -107,9 +116,19 @@ export class BlockReader {
     const sentences = prose ? sentenceSpans(block.text, tokens) : [];
     const longSentences = sentences.filter((sentence) => sentence.words > this.target.sentenceWords);
     return {
-      block, tokens, words: tokens.words, syllables, prose, paragraph: prose && !inList, uses, useCount, keywordValue,
-      supporting: [...supporting].map(([index, value]) => ({ index, value })), longSentences,
-      claims: this.target.english ? claimsOf(block.text, sentences, links) : [], links,
+      block,
+      tokens,
+      words: tokens.words,
+      syllables,
+      prose,
+      paragraph: prose && !inList,
+      uses,
+      useCount,
+      keywordValue,
+      supporting: [...supporting].map(([index, value]) => ({ index, value })),
+      longSentences,
+      claims: this.target.english ? claimsOf(block.text, sentences, links) : [],
+      links,
     };
   }
 }
@@ -142,9 +161,16 @@ export function sentenceSpans(text: string, tokens: Tokens): { start: number; en
   return spans;
 }
 
-function claimsOf(text: string, sentences: { start: number; end: number }[], links: { start: number; end: number }[]) {
-  const linkedIn = (span: { start: number; end: number } | undefined) => span !== undefined && links.some((link) => link.start < span.end && link.end > span.start);
+function claimsOf(
+  text: string,
+  sentences: { start: number; end: number }[],
+  links: { start: number; end: number }[],
+) {
+  const linkedIn = (span: { start: number; end: number } | undefined) =>
+    span !== undefined && links.some((link) => link.start < span.end && link.end > span.start);
   return sentences.flatMap((span, at) =>
-    isClaim(text.slice(span.start, span.end)) ? [{ start: span.start, end: span.end, linked: linkedIn(span) || linkedIn(sentences[at + 1]) }] : [],
+    isClaim(text.slice(span.start, span.end))
+      ? [{ start: span.start, end: span.end, linked: linkedIn(span) || linkedIn(sentences[at + 1]) }]
+      : [],
   );
 }

@@ -47,6 +47,8 @@ export interface Criterion {
   group: Group;
   /** A few words for tables. */
   title: string;
+  /** What a measured number counts, e.g. `px`. */
+  unit?: string;
   place: Place;
   applies(facts: DraftFacts, context: Context): boolean;
   /** The target in words a writer reads. */

@@ -1,5 +1,14 @@
 import type { Block, PostDocument, PostFields } from '../draft/index.ts';
-import { detectLanguage, isEnglish, MATCH_KINDS, MATCH_VALUES, type Match, type MatchKind, type Tokens, Vocabulary } from '../language/index.ts';
+import {
+  detectLanguage,
+  isEnglish,
+  MATCH_KINDS,
+  MATCH_VALUES,
+  type Match,
+  type MatchKind,
+  type Tokens,
+  Vocabulary,
+} from '../language/index.ts';
 import { comparablePath, effectiveMetaTitle, linkKind } from '../listing/index.ts';
 import { BlockReader, type BlockReading } from './block-reader.ts';
 import type { Limits } from './profile.ts';
@@ -105,7 +114,9 @@ export class DraftReadings {
     const readings = draft.blocks.map((block) => reader.read(block));
     const totals = { words: 0, sentences: 0, syllables: 0, useCount: 0 };
     const headings: HeadingFact[] = [];
-    const images: ImageFact[] = fields.image ? [{ index: null, block: null, src: fields.image, alt: fields.imageAlt }] : [];
+    const images: ImageFact[] = fields.image
+      ? [{ index: null, block: null, src: fields.image, alt: fields.imageAlt }]
+      : [];
     const links: LinkFact[] = [];
     const base = settings.ownPath ?? '/';
     readings.forEach((reading, index) => {
@@ -114,28 +125,68 @@ export class DraftReadings {
       totals.sentences += reading.tokens.sentenceCount;
       totals.syllables += reading.syllables;
       totals.useCount += reading.useCount;
-      if (block.kind === 'heading') headings.push({ index, block, level: block.level ?? 2, text: block.text.replace(/\s+/g, ' ').trim(), reading });
+      if (block.kind === 'heading')
+        headings.push({
+          index,
+          block,
+          level: block.level ?? 2,
+          text: block.text.replace(/\s+/g, ' ').trim(),
+          reading,
+        });
       if (block.image) {
         images.push({ index, block, src: block.image.src, alt: block.image.alt });
-        if (block.image.link) links.push(this.link(block, index, 0, 0, block.image.link, block.image.alt ?? '', settings.host, base));
+        if (block.image.link)
+          links.push(
+            this.link(block, index, 0, 0, block.image.link, block.image.alt ?? '', settings.host, base),
+          );
       }
-      for (const { start, end, href, text } of reading.links) links.push(this.link(block, index, start, end, href, text, settings.host, base));
+      for (const { start, end, href, text } of reading.links)
+        links.push(this.link(block, index, start, end, href, text, settings.host, base));
     });
     const firstH1 = headings.find((heading) => heading.level === 1 && heading.text !== '');
     const title = fields.title.replace(/\s+/g, ' ').trim();
     return {
-      fields, blocks: draft.blocks, readings, settings, language, english, keyword: fields.keyword.trim(),
-      ...totals, headings, images, links, reader,
+      fields,
+      blocks: draft.blocks,
+      readings,
+      settings,
+      language,
+      english,
+      keyword: fields.keyword.trim(),
+      ...totals,
+      headings,
+      images,
+      links,
+      reader,
       titleBlock: firstH1 && firstH1.text === title ? firstH1.index : -1,
       metaTitle: effectiveMetaTitle(fields.metaTitle, fields.title, settings.titlePattern, settings.siteName),
       keywordIn: (text) => this.keywordIn(text, reader),
-      targetValueIn: (text) => this.matches(text, reader).reduce((best, match) => Math.max(best, MATCH_VALUES[match.kind]), 0),
+      targetValueIn: (text) =>
+        this.matches(text, reader).reduce((best, match) => Math.max(best, MATCH_VALUES[match.kind]), 0),
     };
   }
 
-  private link(block: Block, index: number, start: number, end: number, href: string, text: string, host: string | null, base: string): LinkFact {
+  private link(
+    block: Block,
+    index: number,
+    start: number,
+    end: number,
+    href: string,
+    text: string,
+    host: string | null,
+    base: string,
+  ): LinkFact {
     const kind = linkKind(href, host);
-    return { index, block, start, end, href, text, kind, path: kind === 'internal' ? comparablePath(href, base) : null };
+    return {
+      index,
+      block,
+      start,
+      end,
+      href,
+      text,
+      kind,
+      path: kind === 'internal' ? comparablePath(href, base) : null,
+    };
   }
 
   private languageOf(blocks: readonly Block[]): string {
@@ -151,7 +202,11 @@ export class DraftReadings {
   private readerFor(english: boolean, fields: PostFields, sentenceWords: number): BlockReader {
     const key = JSON.stringify([english, fields.keyword, fields.supporting, sentenceWords]);
     if (!this.reader || key !== this.readerKey) {
-      this.reader = new BlockReader(this.vocabulary, { english, keyword: fields.keyword, supporting: fields.supporting, sentenceWords }, this.tokenMemo);
+      this.reader = new BlockReader(
+        this.vocabulary,
+        { english, keyword: fields.keyword, supporting: fields.supporting, sentenceWords },
+        this.tokenMemo,
+      );
       this.readerKey = key;
       this.textMemo = new Map();
     }
@@ -174,9 +229,12 @@ export class DraftReadings {
       if (match.phrase !== 0) continue;
       if (!best || MATCH_KINDS.indexOf(match.kind) < MATCH_KINDS.indexOf(best.kind)) best = match;
     }
-    return best ? { kind: best.kind, value: MATCH_VALUES[best.kind], match: best } : { kind: null, value: 0, match: null };
+    return best
+      ? { kind: best.kind, value: MATCH_VALUES[best.kind], match: best }
+      : { kind: null, value: 0, match: null };
   }
 }
 
 /** True from so many words of body on that the absence of faults means something. */
-export const isJudgeable = (facts: DraftFacts): boolean => facts.words >= facts.settings.limits.judgeableWords;
+export const isJudgeable = (facts: DraftFacts): boolean =>
+  facts.words >= facts.settings.limits.judgeableWords;

@@ -16,7 +16,8 @@ export function applyEdits({ fields, draft }: PostDocument, edits: readonly Draf
   let blocks = draft.blocks;
   for (const edit of edits) {
     if (edit.kind === 'set-field') nextFields = { ...nextFields, [edit.field]: edit.value };
-    else if (edit.kind === 'add-own-figure') nextFields = { ...nextFields, ownFigures: [...nextFields.ownFigures, edit.quote] };
+    else if (edit.kind === 'add-own-figure')
+      nextFields = { ...nextFields, ownFigures: [...nextFields.ownFigures, edit.quote] };
     else blocks = blocks.flatMap((block) => (block.id === edit.blockId ? editBlock(block, edit) : [block]));
   }
   return { fields: nextFields, draft: blocks === draft.blocks ? draft : { ...draft, blocks } };
@@ -35,7 +36,9 @@ function editBlock(block: Block, edit: BlockEdit): Block[] {
     case 'split-block':
       return edit.at > 0 && edit.at < block.text.length ? splitBlock(block, edit.at, edit.newId) : [block];
     case 'replace-text':
-      return block.text.slice(edit.start, edit.end) === edit.quote ? [replaceText(block, edit.start, edit.end, edit.text)] : [block];
+      return block.text.slice(edit.start, edit.end) === edit.quote
+        ? [replaceText(block, edit.start, edit.end, edit.text)]
+        : [block];
   }
 }
 
@@ -45,7 +48,11 @@ function replaceText(block: Block, start: number, end: number, text: string): Bl
   return {
     ...block,
     text: block.text.slice(0, start) + text + block.text.slice(end),
-    marks: block.marks.map((mark) => ({ ...mark, start: mark.start <= start ? mark.start : moved(mark.start), end: moved(mark.end) })),
+    marks: block.marks.map((mark) => ({
+      ...mark,
+      start: mark.start <= start ? mark.start : moved(mark.start),
+      end: moved(mark.end),
+    })),
   };
 }
 
@@ -53,12 +60,20 @@ function splitBlock(block: Block, at: number, newId: string): Block[] {
   const head = block.text.slice(0, at).trimEnd();
   const tail = block.text.slice(at);
   return [
-    { ...block, text: head, marks: block.marks.filter((mark) => mark.start < head.length).map((mark) => ({ ...mark, end: Math.min(mark.end, head.length) })) },
+    {
+      ...block,
+      text: head,
+      marks: block.marks
+        .filter((mark) => mark.start < head.length)
+        .map((mark) => ({ ...mark, end: Math.min(mark.end, head.length) })),
+    },
     {
       ...block,
       id: newId,
       text: tail,
-      marks: block.marks.filter((mark) => mark.end > at).map((mark) => ({ ...mark, start: Math.max(0, mark.start - at), end: mark.end - at })),
+      marks: block.marks
+        .filter((mark) => mark.end > at)
+        .map((mark) => ({ ...mark, start: Math.max(0, mark.start - at), end: mark.end - at })),
     },
   ];
 }

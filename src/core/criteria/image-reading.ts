@@ -9,7 +9,11 @@ export const imagePlaces = (images: readonly ImageFact[]): Evidence[] =>
 /** A picture's file name without folders, query and ending, decoded. Empty for picture data. */
 export function imageName(src: string): string {
   if (/^(?:data|blob):/i.test(src)) return '';
-  const last = src.replace(/[?#].*$/, '').split('/').at(-1) ?? '';
+  const last =
+    src
+      .replace(/[?#].*$/, '')
+      .split('/')
+      .at(-1) ?? '';
   let name = last;
   try {
     name = decodeURIComponent(last);
@@ -20,4 +24,5 @@ export function imageName(src: string): string {
 }
 
 /** How a note names a picture. */
-export const nameOf = ({ src, index }: ImageFact): string => (index === null ? 'The featured picture' : `"${imageName(src) || 'A picture'}"`);
+export const nameOf = ({ src, index }: ImageFact): string =>
+  index === null ? 'The featured picture' : `"${imageName(src) || 'A picture'}"`;

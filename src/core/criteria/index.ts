@@ -6,15 +6,19 @@
  * `edits` are changes to a post as data, which fixes are made of. `surroundings` declares what a criterion wants to
  * know of a site and of a study; other rooms fill it in.
  */
-export { CRITERIA } from './criteria-list.ts';
 export type { Context, Criterion, Evidence, Fix, Place } from './criterion.ts';
 export { CRITERION_IDS, type CriterionId, GROUPS, type Group } from './criterion-ids.ts';
 export { type DraftFacts, DraftReadings, type DraftSettings, type PictureSize } from './draft-facts.ts';
 export { applyEdits, type DraftEdit } from './edits.ts';
-export { imageName } from './image-reading.ts';
-export { openingDescription } from './opening-description.ts';
 export { defaultProfile, type Limits, type Profile, type Ramp, readProfile } from './profile.ts';
 export { ramp } from './ramp.ts';
 export { type ReportFacts, reportFacts } from './report-facts.ts';
-export { byPointsToWin, type CriterionResult, fixesFor, type GroupResult, type ScoreReport, scoreDraft } from './score.ts';
+export {
+  byPointsToWin,
+  type CriterionResult,
+  fixesFor,
+  type GroupResult,
+  type ScoreReport,
+  scoreDraft,
+} from './score.ts';
 export type { PostRef, SiteFacts, StudyFacts } from './surroundings.ts';

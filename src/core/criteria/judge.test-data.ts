@@ -1,10 +1,18 @@
 import { emptyFields, type PostFields, readHtml, readMarkdown } from '../draft/index.ts';
-import { emptyScene, indexedPost, type Scene, SiteIndex, type SiteSettings, scorePost, unknownSite } from '../site/index.ts';
+import {
+  emptyScene,
+  indexedPost,
+  type Scene,
+  SiteIndex,
+  type SiteSettings,
+  scorePost,
+  unknownSite,
+} from '../site/index.ts';
 import { CRITERIA } from './criteria-list.ts';
 import type { CriterionId } from './criterion-ids.ts';
 import { DraftReadings, type PictureSize } from './draft-facts.ts';
-import { fixesFor } from './score.ts';
 import { applyEdits } from './edits.ts';
+import { fixesFor } from './score.ts';
 
 /** A post for a test table, and what lies around it. */
 export interface Case extends Partial<PostFields> {
@@ -20,14 +28,29 @@ export interface Case extends Partial<PostFields> {
 export const PROSE =
   'We set out from the quay before the wind got up. The road runs along the dyke for an hour, and the gulls keep you company. Bring a warm layer, some bread and a pump. At the lock you can fill your bottle. From there the path turns inland, past the mill, and comes back to the water at dusk. Nobody hurries here at all.';
 
-const words = (n: number) => Array.from({ length: n }, (_, at) => ['Gulls', 'ride', 'over', 'the', 'dyke', 'today', 'and', 'rest'][at % 8] + (at % 8 === 7 ? '.' : '')).join(' ');
+const words = (n: number) =>
+  Array.from(
+    { length: n },
+    (_, at) =>
+      ['Gulls', 'ride', 'over', 'the', 'dyke', 'today', 'and', 'rest'][at % 8] + (at % 8 === 7 ? '.' : ''),
+  ).join(' ');
+
 export { words };
 
 function sceneOf({ site, others, pictures }: Case): Scene {
   const settings = { ...unknownSite(), ...site };
-  const posts = (others ?? []).map((fields, at) => indexedPost(`other${at}`, { fields: { ...emptyFields(), ...fields } }));
-  const sizes = Object.entries(pictures ?? {}).map(([src, size]) => [src, { bytes: 1000, width: null, ...size }] as const);
-  return { ...emptyScene(), site: settings, index: others ? new SiteIndex(settings, posts) : null, pictures: new Map(sizes) };
+  const posts = (others ?? []).map((fields, at) =>
+    indexedPost(`other${at}`, { fields: { ...emptyFields(), ...fields } }),
+  );
+  const sizes = Object.entries(pictures ?? {}).map(
+    ([src, size]) => [src, { bytes: 1000, width: null, ...size }] as const,
+  );
+  return {
+    ...emptyScene(),
+    site: settings,
+    index: others ? new SiteIndex(settings, posts) : null,
+    pictures: new Map(sizes),
+  };
 }
 
 /** Judges one case by one criterion: its share (null where it does not apply) and the rest of its line. */
@@ -41,12 +64,24 @@ export function judge(id: CriterionId, given: Case) {
 type Document = Parameters<typeof scorePost>[0];
 
 function lineOf(id: CriterionId, document: Document, scene: Scene) {
-  const { facts, context, report } = scorePost(document, indexedPost('own', document), scene, new DraftReadings());
+  const { facts, context, report } = scorePost(
+    document,
+    indexedPost('own', document),
+    scene,
+    new DraftReadings(),
+  );
   const line = report.criteria.find((criterion) => criterion.id === id)!;
   const fixes = line.advice === null ? [] : fixesFor(id, facts, context);
   const mended = (at = 0) => lineOf(id, applyEdits(document, fixes[at].edits), scene);
   const quotes = line.evidence.map((place) => place.quote);
-  return { ...line, share: line.applies ? line.points / line.available : null, quotes, fixes: fixes.map((fix) => fix.label), mended, total: report.score };
+  return {
+    ...line,
+    share: line.applies ? line.points / line.available : null,
+    quotes,
+    fixes: fixes.map((fix) => fix.label),
+    mended,
+    total: report.score,
+  };
 }
 
 /** The share alone, rounded for tables. */

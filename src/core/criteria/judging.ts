@@ -1,27 +1,50 @@
 import type { Block } from '../draft/index.ts';
+import type { MatchKind } from '../language/index.ts';
 import type { Evidence, Measure } from './criterion.ts';
 import type { DraftFacts, HeadingFact } from './draft-facts.ts';
 
 /** Evidence for a place in a block. */
 export const placeIn = (block: Block, index: number, start: number, end: number): Evidence => ({
-  block: index, blockId: block.id, start, end, quote: block.text.slice(start, end),
+  block: index,
+  blockId: block.id,
+  start,
+  end,
+  quote: block.text.slice(start, end),
 });
 
 /** Evidence for a whole block; a picture is quoted by its address. */
 export const wholeBlock = (block: Block, index: number): Evidence =>
-  block.image ? { block: index, blockId: block.id, start: 0, end: 0, quote: block.image.src } : placeIn(block, index, 0, block.text.length);
+  block.image
+    ? { block: index, blockId: block.id, start: 0, end: 0, quote: block.image.src }
+    : placeIn(block, index, 0, block.text.length);
 
 /** A measure without places in the text. */
-export const measure = (share: number, measured: Measure['measured'], advice: string, evidence: Evidence[] = []): Measure => ({ share, measured, advice, evidence });
+export const measure = (
+  share: number,
+  measured: Measure['measured'],
+  advice: string,
+  evidence: Evidence[] = [],
+): Measure => ({ share, measured, advice, evidence });
 
 /** `1 word`, `3 words`. */
-export const count = (n: number, one: string, many = `${one}s`): string => `${n.toLocaleString('en')} ${n === 1 ? one : many}`;
+export const count = (n: number, one: string, many = `${one}s`): string =>
+  `${n.toLocaleString('en')} ${n === 1 ? one : many}`;
 
 /** Headings that structure the text: all but the title's own. */
-export const sectionHeadings = (facts: DraftFacts): HeadingFact[] => facts.headings.filter((heading) => heading.index !== facts.titleBlock);
+export const sectionHeadings = (facts: DraftFacts): HeadingFact[] =>
+  facts.headings.filter((heading) => heading.index !== facts.titleBlock);
 
 /** What every criterion about the keyword says where there is none. */
 export const NO_KEYWORD = measure(0, null, 'Set a primary keyword on Target.');
 
+const KIND_WORDS: Record<MatchKind, string> = {
+  exact: 'exact',
+  joined: 'hyphenated or joined',
+  inflected: 'inflected',
+  split: 'near, split by other words',
+  reordered: 'near, in another order',
+};
+
 /** How a match kind reads in a note. */
-export const kindInWords = (kind: string | null): string => (kind === null ? 'not found' : kind === 'split' || kind === 'reordered' ? `near (${kind})` : kind);
+export const kindInWords = (kind: MatchKind | null): string =>
+  kind !== null ? KIND_WORDS[kind] : 'not found';

@@ -7,7 +7,8 @@ export function openingDescription({ readings, settings }: DraftFacts): string {
   const sentences: string[] = [];
   for (const { paragraph, block, tokens } of readings) {
     if (!paragraph) continue;
-    for (const { start, end } of sentenceSpans(block.text, tokens)) sentences.push(block.text.slice(start, end).replace(/\s+/g, ' '));
+    for (const { start, end } of sentenceSpans(block.text, tokens))
+      sentences.push(block.text.slice(start, end).replace(/\s+/g, ' '));
     if (sentences.length > 5) break;
   }
   return openingSentences(sentences, settings.limits.metaDescriptionPixels[2] ?? 920);

@@ -57,14 +57,44 @@ export interface Profile {
 export const defaultProfile: Profile = {
   version: 1,
   weights: {
-    'meta-title-width': 5, 'meta-title-keyword': 4, 'meta-title-distinct': 1, 'meta-description-width': 5,
-    'meta-description-keyword': 3, 'slug-shape': 2, 'slug-keyword': 2,
-    'title-single': 3, 'heading-order': 2, 'heading-spacing': 4, 'heading-keyword': 3, 'heading-distinct': 2,
-    'keyword-title': 4, 'keyword-intro': 4, 'keyword-rate': 4, 'keyword-spread': 2, 'supporting-keywords': 3, 'keyword-free': 3,
-    'staple-terms': 7, 'supporting-terms': 3, 'topics-covered': 4, 'questions-answered': 2,
-    'image-present': 3, 'alt-present': 4, 'alt-quality': 2, 'alt-keyword': 2, 'image-name': 2, 'image-weight': 2,
-    'links-internal': 4, 'links-external': 2, 'link-words': 2, 'links-live': 2,
-    'body-length': 4, 'reading-ease': 3, 'paragraph-length': 2, 'sentence-length': 2, scannable: 1, 'claims-sourced': 2,
+    'meta-title-width': 5,
+    'meta-title-keyword': 4,
+    'meta-title-distinct': 1,
+    'meta-description-width': 5,
+    'meta-description-keyword': 3,
+    'slug-shape': 2,
+    'slug-keyword': 2,
+    'title-single': 3,
+    'heading-order': 2,
+    'heading-spacing': 4,
+    'heading-keyword': 3,
+    'heading-distinct': 2,
+    'keyword-title': 4,
+    'keyword-intro': 4,
+    'keyword-rate': 4,
+    'keyword-spread': 2,
+    'supporting-keywords': 3,
+    'keyword-free': 3,
+    'staple-terms': 7,
+    'supporting-terms': 3,
+    'topics-covered': 4,
+    'questions-answered': 2,
+    'image-present': 3,
+    'alt-present': 4,
+    'alt-quality': 2,
+    'alt-keyword': 2,
+    'image-name': 2,
+    'image-weight': 2,
+    'links-internal': 4,
+    'links-external': 2,
+    'link-words': 2,
+    'links-live': 2,
+    'body-length': 4,
+    'reading-ease': 3,
+    'paragraph-length': 2,
+    'sentence-length': 2,
+    scannable: 1,
+    'claims-sourced': 2,
   },
   limits: {
     metaTitlePixels: [0, 380, 580, 700],
@@ -107,8 +137,13 @@ export function readProfile(json: unknown): ProfileReading {
   if (!validate(json)) {
     const [error] = validate.errors ?? [];
     const where = error?.instancePath ? ` at ${error.instancePath.slice(1).replaceAll('/', ' > ')}` : '';
-    const extra = error?.params?.additionalProperty ? ` ("${error.params.additionalProperty}" is not known)` : '';
-    return { profile: null, problem: `The profile is not valid${where}: ${error?.message ?? 'unknown shape'}${extra}.` };
+    const extra = error?.params?.additionalProperty
+      ? ` ("${error.params.additionalProperty}" is not known)`
+      : '';
+    return {
+      profile: null,
+      problem: `The profile is not valid${where}: ${error?.message ?? 'unknown shape'}${extra}.`,
+    };
   }
   const given = json as { weights?: Partial<Profile['weights']>; limits?: Partial<Limits> };
   const profile: Profile = {
@@ -116,11 +151,16 @@ export function readProfile(json: unknown): ProfileReading {
     weights: { ...defaultProfile.weights, ...given.weights },
     limits: { ...defaultProfile.limits, ...given.limits },
   };
-  if (CRITERION_IDS.every((id) => profile.weights[id] === 0)) return { profile: null, problem: 'The profile gives every criterion the weight 0: nothing could be scored.' };
+  if (CRITERION_IDS.every((id) => profile.weights[id] === 0))
+    return {
+      profile: null,
+      problem: 'The profile gives every criterion the weight 0: nothing could be scored.',
+    };
   for (const [name, value] of Object.entries(profile.limits)) {
     if (!Array.isArray(value)) continue;
     const corners = value.filter((corner): corner is number => corner !== null);
-    if (corners.some((corner, at) => at > 0 && corner < corners[at - 1])) return { profile: null, problem: `The profile's limit ${name} must rise from left to right.` };
+    if (corners.some((corner, at) => at > 0 && corner < corners[at - 1]))
+      return { profile: null, problem: `The profile's limit ${name} must rise from left to right.` };
   }
   return { profile, problem: null };
 }

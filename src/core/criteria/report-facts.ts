@@ -37,7 +37,8 @@ export interface ReportFacts {
 }
 
 const orNull = (text: string) => (text.trim() === '' ? null : text.trim());
-const presence = (kind: MatchKind | null): Presence => (kind === null ? 'no' : kind === 'exact' ? 'exact' : 'variant');
+const presence = (kind: MatchKind | null): Presence =>
+  kind === null ? 'no' : kind === 'exact' ? 'exact' : 'variant';
 
 /** What a report states as facts, each countable by hand. */
 export function reportFacts(facts: DraftFacts): ReportFacts {

@@ -1,13 +1,22 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Block, emptyFields, type PostDocument, readMarkdown } from '../draft/index.ts';
 import { anyDraft } from '../draft/draft-arbitrary.test-data.ts';
+import { type Block, emptyFields, type PostDocument, readMarkdown } from '../draft/index.ts';
 import { emptyScene, indexedPost, scorePost } from '../site/index.ts';
+import {
+  byPointsToWin,
+  CRITERION_IDS,
+  DraftReadings,
+  defaultProfile,
+  GROUPS,
+  ramp,
+  readProfile,
+} from './index.ts';
 import { ALL_IDS, judge, PROSE, words } from './judge.test-data.ts';
-import { byPointsToWin, CRITERION_IDS, defaultProfile, DraftReadings, GROUPS, ramp, readProfile } from './index.ts';
 
 const scene = emptyScene();
-const score = (document: PostDocument, readings = new DraftReadings()) => scorePost(document, indexedPost('own', document), scene, readings).report;
+const score = (document: PostDocument, readings = new DraftReadings()) =>
+  scorePost(document, indexedPost('own', document), scene, readings).report;
 const document = (md: string, fields = {}): PostDocument => {
   const read = readMarkdown(md);
   return { fields: { ...read.fields, ...fields }, draft: read.draft };
@@ -25,29 +34,45 @@ describe('the score', () => {
   it('does not rise when the keyword is deleted', () => {
     const md = `# Bike tour\n\n${PROSE} A bike tour is slow.\n\n## Kit for a bike tour\n\n${words(80)}`;
     expect(score(document(md)).score).toBeLessThan(score(document(md, { keyword: 'bike tour' })).score);
-    expect(score(document(md, { keyword: 'rain cape' })).score).toBeGreaterThanOrEqual(score(document(md)).score);
+    expect(score(document(md, { keyword: 'rain cape' })).score).toBeGreaterThanOrEqual(
+      score(document(md)).score,
+    );
   });
   it('stays within 0 and 100, gives advice exactly where points are to win, and never throws', () => {
     fc.assert(
-      fc.property(anyDraft, fc.constantFrom('', 'bike tour', '自転車', 'the'), fc.string({ maxLength: 40 }), (draft, keyword, title) => {
-        const report = score({ fields: { ...emptyFields(), keyword, title, supporting: ['panniers'] }, draft });
-        expect(report.score).toBeGreaterThanOrEqual(0);
-        expect(report.score).toBeLessThanOrEqual(100);
-        for (const { advice, points, available, evidence } of report.criteria) {
-          expect(advice === null).toBe(points === available);
-          for (const place of evidence) expect(draft.blocks[place.block]?.id).toBe(place.blockId);
-        }
-      }),
+      fc.property(
+        anyDraft,
+        fc.constantFrom('', 'bike tour', '自転車', 'the'),
+        fc.string({ maxLength: 40 }),
+        (draft, keyword, title) => {
+          const report = score({
+            fields: { ...emptyFields(), keyword, title, supporting: ['panniers'] },
+            draft,
+          });
+          expect(report.score).toBeGreaterThanOrEqual(0);
+          expect(report.score).toBeLessThanOrEqual(100);
+          for (const { advice, points, available, evidence } of report.criteria) {
+            expect(advice === null).toBe(points === available);
+            for (const place of evidence) expect(draft.blocks[place.block]?.id).toBe(place.blockId);
+          }
+        },
+      ),
     );
   });
   it('lists notes by points to win', () => {
-    const gains = byPointsToWin(score(document(PROSE, { keyword: 'bike tour' })).criteria).map((one) => one.available - one.points);
+    const gains = byPointsToWin(score(document(PROSE, { keyword: 'bike tour' })).criteria).map(
+      (one) => one.available - one.points,
+    );
     expect(gains).toEqual([...gains].sort((a, b) => b - a));
   });
 });
 
 describe('the memo', () => {
-  const edit = fc.record({ at: fc.nat(40), text: fc.constantFrom('A bike tour begins.', 'Eighty % of riders rest.', '', PROSE), what: fc.constantFrom('change', 'insert', 'remove', 'head') });
+  const edit = fc.record({
+    at: fc.nat(40),
+    text: fc.constantFrom('A bike tour begins.', 'Eighty % of riders rest.', '', PROSE),
+    what: fc.constantFrom('change', 'insert', 'remove', 'head'),
+  });
   it('gives any edit sequence the totals of a full run', () => {
     fc.assert(
       fc.property(anyDraft, fc.array(edit, { maxLength: 12 }), (draft, edits) => {
@@ -56,8 +81,16 @@ describe('the memo', () => {
         let blocks: Block[] = draft.blocks;
         for (const [step, { at, text, what }] of edits.entries()) {
           const place = blocks.length ? at % blocks.length : 0;
-          const fresh: Block = { id: `e${step}`, kind: what === 'head' ? 'heading' : 'paragraph', path: [], text, marks: [], ...(what === 'head' ? { level: 2 } : {}) };
-          if (what === 'change' && blocks[place]) blocks = blocks.with(place, { ...blocks[place], text, marks: [] });
+          const fresh: Block = {
+            id: `e${step}`,
+            kind: what === 'head' ? 'heading' : 'paragraph',
+            path: [],
+            text,
+            marks: [],
+            ...(what === 'head' ? { level: 2 } : {}),
+          };
+          if (what === 'change' && blocks[place])
+            blocks = blocks.with(place, { ...blocks[place], text, marks: [] });
           else if (what === 'remove') blocks = blocks.filter((_, index) => index !== place);
           else blocks = blocks.toSpliced(place, 0, fresh);
           const now = { fields, draft: { version: 1 as const, blocks } };
@@ -74,7 +107,12 @@ describe('a profile', () => {
     const reading = readProfile({ version: 1, weights: { 'title-single': 100 }, limits: { bodyWords: 100 } });
     expect(reading.profile?.weights['title-single']).toBe(100);
     expect(reading.profile?.weights['alt-present']).toBe(4);
-    const report = scorePost(document(`# A\n\n${PROSE}`), indexedPost('own', document('')), { ...scene, site: { ...scene.site, profile: reading.profile } }, new DraftReadings()).report;
+    const report = scorePost(
+      document(`# A\n\n${PROSE}`),
+      indexedPost('own', document('')),
+      { ...scene, site: { ...scene.site, profile: reading.profile } },
+      new DraftReadings(),
+    ).report;
     expect(report.criteria.reduce((sum, one) => sum + one.available, 0)).toBeCloseTo(100, 9);
     expect(report.criteria.find((one) => one.id === 'title-single')!.points).toBeGreaterThan(40);
   });
@@ -90,8 +128,19 @@ describe('a profile', () => {
 });
 
 describe('ramps', () => {
-  it.each([[-1, 0], [0, 0], [5, 0.5], [10, 1], [20, 1], [25, 0.5], [30, 0], [Number.NaN, 0], [Number.POSITIVE_INFINITY, 0]])('%d gives %d', (x, y) => expect(ramp(x, [0, 10, 20, 30])).toBe(y));
-  it('open sides stay full', () => expect([ramp(-5, [null, null, 1, 2]), ramp(1e9, [0, 1, null, null])]).toEqual([1, 1]));
+  it.each([
+    [-1, 0],
+    [0, 0],
+    [5, 0.5],
+    [10, 1],
+    [20, 1],
+    [25, 0.5],
+    [30, 0],
+    [Number.NaN, 0],
+    [Number.POSITIVE_INFINITY, 0],
+  ])('%d gives %d', (x, y) => expect(ramp(x, [0, 10, 20, 30])).toBe(y));
+  it('open sides stay full', () =>
+    expect([ramp(-5, [null, null, 1, 2]), ramp(1e9, [0, 1, null, null])]).toEqual([1, 1]));
 });
 
 describe('fixes', () => {

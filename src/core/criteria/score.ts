@@ -9,6 +9,7 @@ export interface CriterionResult {
   id: CriterionId;
   group: Group;
   title: string;
+  unit?: string;
   place: Place;
   applies: boolean;
   points: number;
@@ -38,34 +39,72 @@ export interface ScoreReport {
 /** Judges a draft by every criterion. Same facts and context, same report. */
 export function scoreDraft(facts: DraftFacts, context: Context): ScoreReport {
   const { weights, limits } = context.profile;
-  const applying = CRITERIA.map((criterion) => weights[criterion.id] > 0 && criterion.applies(facts, context));
-  const sum = CRITERIA.reduce((total, criterion, at) => (applying[at] ? total + weights[criterion.id] : total), 0);
+  const applying = CRITERIA.map(
+    (criterion) => weights[criterion.id] > 0 && criterion.applies(facts, context),
+  );
+  const sum = CRITERIA.reduce(
+    (total, criterion, at) => (applying[at] ? total + weights[criterion.id] : total),
+    0,
+  );
   const scale = sum > 0 ? 100 / sum : 0;
   const criteria = CRITERIA.map((criterion, at): CriterionResult => {
-    const { id, group, title, place } = criterion;
+    const { id, group, title, unit, place } = criterion;
     const target = criterion.target(limits, facts);
-    if (!applying[at]) return { id, group, title, place, applies: false, points: 0, available: 0, measured: null, target, advice: null, evidence: [] };
+    if (!applying[at])
+      return {
+        id,
+        group,
+        title,
+        unit,
+        place,
+        applies: false,
+        points: 0,
+        available: 0,
+        measured: null,
+        target,
+        advice: null,
+        evidence: [],
+      };
     const { share, measured, advice, evidence } = criterion.measure(facts, context);
     const available = weights[id] * scale;
     const points = available * Math.min(1, Math.max(0, share));
     const full = points === available;
-    return { id, group, title, place, applies: true, points, available, measured, target, advice: full ? null : advice, evidence };
+    return {
+      id,
+      group,
+      title,
+      unit,
+      place,
+      applies: true,
+      points,
+      available,
+      measured,
+      target,
+      advice: full ? null : advice,
+      evidence,
+    };
   });
   const groups = GROUPS.map((id) => {
     const own = criteria.filter((criterion) => criterion.group === id);
     return { id, points: total(own, 'points'), available: total(own, 'available') };
   });
-  const uses = facts.readings.flatMap(({ block, uses: own }) => own.map(({ match: { start, end, kind } }) => ({ blockId: block.id, start, end, kind })));
+  const uses = facts.readings.flatMap(({ block, uses: own }) =>
+    own.map(({ match: { start, end, kind } }) => ({ blockId: block.id, start, end, kind })),
+  );
   return { score: Math.min(100, total(criteria, 'points')), groups, criteria, uses };
 }
 
-const total = (list: readonly CriterionResult[], key: 'points' | 'available') => list.reduce((sum, one) => sum + one[key], 0);
+const total = (list: readonly CriterionResult[], key: 'points' | 'available') =>
+  list.reduce((sum, one) => sum + one[key], 0);
 
 /** Points to win, most first; ties in the order of the report. */
 export const byPointsToWin = (criteria: readonly CriterionResult[]): CriterionResult[] =>
-  criteria.filter((criterion) => criterion.advice !== null).sort((a, b) => b.available - b.points - (a.available - a.points));
+  criteria
+    .filter((criterion) => criterion.advice !== null)
+    .sort((a, b) => b.available - b.points - (a.available - a.points));
 
 const BY_ID = new Map<CriterionId, Criterion>(CRITERIA.map((criterion) => [criterion.id, criterion]));
 
 /** The changes that can be computed for a criterion that has points to win. */
-export const fixesFor = (id: CriterionId, facts: DraftFacts, context: Context): Fix[] => BY_ID.get(id)?.fixes?.(facts, context) ?? [];
+export const fixesFor = (id: CriterionId, facts: DraftFacts, context: Context): Fix[] =>
+  BY_ID.get(id)?.fixes?.(facts, context) ?? [];

@@ -59,7 +59,14 @@ export class BlockCollector {
   /** Ends the block in hand. Images met in its text follow it. */
   flush(): void {
     const text = this.buffer.replace(/\s+$/, '');
-    if (text.trim() !== '') this.push({ kind: this.shape.kind, level: this.shape.level, image: this.shape.image, text, marks: tidyMarks(this.marks, text) });
+    if (text.trim() !== '')
+      this.push({
+        kind: this.shape.kind,
+        level: this.shape.level,
+        image: this.shape.image,
+        text,
+        marks: tidyMarks(this.marks, text),
+      });
     this.buffer = '';
     this.marks = [];
     const waiting = this.waiting;
@@ -83,7 +90,8 @@ export class BlockCollector {
     this.flush();
     this.shape = before;
     // A heading without words is a fault that the writer should see, not lose.
-    if (shape.kind === 'heading' && this.blocks.length === count) this.push({ ...shape, text: '', marks: [] });
+    if (shape.kind === 'heading' && this.blocks.length === count)
+      this.push({ ...shape, text: '', marks: [] });
   }
 
   container(make: (key: string) => Container, inner: () => void): void {
@@ -110,8 +118,15 @@ export class BlockCollector {
   code(el: Element): void {
     this.flush();
     const inner = findElement(el, (child) => child.tagName === 'code');
-    const language = classNames(inner ?? el).find((name) => name.startsWith('language-'))?.slice(9);
-    this.push({ kind: 'code', text: textOf(el).replace(/\r\n?/g, '\n').replace(/\n$/, ''), marks: [], ...(language ? { language } : {}) });
+    const language = classNames(inner ?? el)
+      .find((name) => name.startsWith('language-'))
+      ?.slice(9);
+    this.push({
+      kind: 'code',
+      text: textOf(el).replace(/\r\n?/g, '\n').replace(/\n$/, ''),
+      marks: [],
+      ...(language ? { language } : {}),
+    });
   }
 
   kept(html: string, embeds: string[]): void {
@@ -131,7 +146,13 @@ export class BlockCollector {
     else put();
   }
 
-  figure(img: Element, caption: Element | null, link: string | undefined, el: Element, walk: (nodes: RootContent[]) => void): void {
+  figure(
+    img: Element,
+    caption: Element | null,
+    link: string | undefined,
+    el: Element,
+    walk: (nodes: RootContent[]) => void,
+  ): void {
     this.flush();
     const names = classNames(el);
     const side = names.includes('side-left') ? 'left' : names.includes('side-right') ? 'right' : undefined;
@@ -143,7 +164,8 @@ export class BlockCollector {
     });
     if (!picture) return caption ? this.paragraph(() => walk(caption.children as RootContent[])) : undefined;
     const before = this.blocks.length;
-    if (caption) this.within({ kind: 'image', image: picture }, () => walk(caption.children as RootContent[]));
+    if (caption)
+      this.within({ kind: 'image', image: picture }, () => walk(caption.children as RootContent[]));
     if (this.blocks.length === before) this.push({ kind: 'image', text: '', marks: [], image: picture });
   }
 

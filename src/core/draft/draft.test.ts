@@ -1,9 +1,29 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyDraft } from './draft-arbitrary.test-data.ts';
-import { countingIds, type Draft, emptyFields, formatOfName, linksOf, readEditor, readFile, readHtml, readMarkdown, readText, writeEditor, writeHtml, writeHtmlPage, writeMarkdown, writeMarkdownBody } from './index.ts';
+import {
+  countingIds,
+  type Draft,
+  emptyFields,
+  formatOfName,
+  linksOf,
+  readEditor,
+  readFile,
+  readHtml,
+  readMarkdown,
+  readText,
+  writeEditor,
+  writeHtml,
+  writeHtmlPage,
+  writeMarkdown,
+  writeMarkdownBody,
+} from './index.ts';
 
-const outline = (draft: Draft) => draft.blocks.map((block) => `${block.path.map((part) => part.type).join('>')}|${block.kind}${block.level ?? ''}|${block.text}`);
+const outline = (draft: Draft) =>
+  draft.blocks.map(
+    (block) =>
+      `${block.path.map((part) => part.type).join('>')}|${block.kind}${block.level ?? ''}|${block.text}`,
+  );
 
 describe('a page of HTML', () => {
   const page = `<!doctype html><html lang="en-GB"><head><title>Bike tour packing list | Saltmarsh</title>
@@ -17,8 +37,12 @@ describe('a page of HTML', () => {
   const { fields, draft } = readHtml(page);
   it('gives title, listing and language', () => {
     expect(fields).toMatchObject({
-      title: 'Packing light', metaTitle: 'Bike tour packing list | Saltmarsh', metaDescription: 'What to take.',
-      canonical: 'https://saltmarsh.example/journal/bike-tour-packing-list/', slug: 'bike-tour-packing-list', language: 'en-GB',
+      title: 'Packing light',
+      metaTitle: 'Bike tour packing list | Saltmarsh',
+      metaDescription: 'What to take.',
+      canonical: 'https://saltmarsh.example/journal/bike-tour-packing-list/',
+      slug: 'bike-tour-packing-list',
+      language: 'en-GB',
     });
   });
   it('gives the article as blocks, furniture left out', () => {
@@ -29,13 +53,22 @@ describe('a page of HTML', () => {
       'list>item|paragraph|Stove',
       'list>item>list>item|paragraph|Fuel',
       '|paragraph|A tip inside.',
-      'table>row>cell|paragraph|Kit', 'table>row>cell|paragraph|g', 'table>row>cell|paragraph|Tent', 'table>row>cell|paragraph|',
+      'table>row>cell|paragraph|Kit',
+      'table>row>cell|paragraph|g',
+      'table>row>cell|paragraph|Tent',
+      'table>row>cell|paragraph|',
       '|image|By the dyke',
       '|paragraph|See this and that.',
     ]);
-    expect(draft.blocks[10].image).toEqual({ src: '/media/tent.webp', alt: 'A tent', side: 'left', link: '/shop' });
+    expect(draft.blocks[10].image).toEqual({
+      src: '/media/tent.webp',
+      alt: 'A tent',
+      side: 'left',
+      link: '/shop',
+    });
   });
-  it('drops addresses that could run', () => expect(linksOf(draft.blocks[11]).map((link) => link.href)).toEqual(['/b']));
+  it('drops addresses that could run', () =>
+    expect(linksOf(draft.blocks[11]).map((link) => link.href)).toEqual(['/b']));
   it('writes back as a page that reads the same', () => {
     const again = readHtml(writeHtmlPage({ fields, draft }, fields.metaTitle));
     expect(outline(again.draft)).toEqual(outline(draft));
@@ -45,27 +78,54 @@ describe('a page of HTML', () => {
 
 describe('markup from elsewhere', () => {
   it('is read however broken', () => {
-    expect(outline(readHtml('<p>One<p>Two <b>bold<h2>Head</b></h3><li>x').draft)).toEqual(['|paragraph|One', '|paragraph|Two bold', '|heading2|Head', 'item|paragraph|x']);
+    expect(outline(readHtml('<p>One<p>Two <b>bold<h2>Head</b></h3><li>x').draft)).toEqual([
+      '|paragraph|One',
+      '|paragraph|Two bold',
+      '|heading2|Head',
+      'item|paragraph|x',
+    ]);
   });
   it('keeps what it does not know, sanitised', () => {
     const [block] = readHtml('<iframe src="https://clips.example/7" onload="x()"></iframe>').draft.blocks;
-    expect(block).toMatchObject({ kind: 'kept', html: '<iframe src="https://clips.example/7"></iframe>', embeds: ['https://clips.example/7'] });
+    expect(block).toMatchObject({
+      kind: 'kept',
+      html: '<iframe src="https://clips.example/7"></iframe>',
+      embeds: ['https://clips.example/7'],
+    });
   });
   it('keeps a heading without words and a picture without alternative text', () => {
     const { draft } = readHtml('<h2></h2><img src="a.jpg"><img src="b.jpg" alt="">');
-    expect(draft.blocks.map((block) => [block.kind, block.image?.alt])).toEqual([['heading', undefined], ['image', null], ['image', '']]);
+    expect(draft.blocks.map((block) => [block.kind, block.image?.alt])).toEqual([
+      ['heading', undefined],
+      ['image', null],
+      ['image', ''],
+    ]);
   });
 });
 
 describe('Markdown', () => {
-  const text = '---\ntitle: Packing light\ndescription: What to take\nkeyword: bike tour packing list\nsupporting: [panniers, "rain cape"]\nslug: packing\ntargetWords: 900\nweather: wet\n__proto__: {a: 1}\n---\n\n## Weigh it\n\nPut **all** on a scale with ![](x.jpg) and more.\n\n| a | b |\n|---|---|\n| 1 | 2 |\n';
+  const text =
+    '---\ntitle: Packing light\ndescription: What to take\nkeyword: bike tour packing list\nsupporting: [panniers, "rain cape"]\nslug: packing\ntargetWords: 900\nweather: wet\n__proto__: {a: 1}\n---\n\n## Weigh it\n\nPut **all** on a scale with ![](x.jpg) and more.\n\n| a | b |\n|---|---|\n| 1 | 2 |\n';
   const read = readMarkdown(text);
   it('gives fields from front matter, unknown ones kept', () => {
-    expect(read.fields).toMatchObject({ title: 'Packing light', metaDescription: 'What to take', keyword: 'bike tour packing list', supporting: ['panniers', 'rain cape'], slug: 'packing', targetWords: 900, unknown: { weather: 'wet' } });
+    expect(read.fields).toMatchObject({
+      title: 'Packing light',
+      metaDescription: 'What to take',
+      keyword: 'bike tour packing list',
+      supporting: ['panniers', 'rain cape'],
+      slug: 'packing',
+      targetWords: 900,
+      unknown: { weather: 'wet' },
+    });
     expect(Object.getPrototypeOf(read.fields)).toBe(Object.prototype);
   });
   it('gives blocks; a picture in a line follows its paragraph', () => {
-    expect(outline(read.draft)).toEqual(['|heading2|Weigh it', '|paragraph|Put all on a scale with and more.', '|image|', ...['a', 'b', '1', '2'].map((cell) => `table>row>cell|paragraph|${cell}`)]);
+    expect(outline(read.draft)).toEqual([
+      '|heading2|Weigh it',
+      '|paragraph|Put all on a scale with and more.',
+      '|image|',
+      ...['a', 'b', '1', '2'].map((cell) => `table>row>cell|paragraph|${cell}`),
+    ]);
     expect(read.draft.blocks[2].image?.alt).toBeNull();
   });
   it('says what is wrong with front matter and reads the rest', () => {
@@ -73,46 +133,118 @@ describe('Markdown', () => {
     expect(broken.problem).toMatch(/front matter/);
     expect(outline(broken.draft)).toEqual(['|paragraph|Text']);
   });
-  it('takes a lone title from the first h1', () => expect(readMarkdown('# A ride\n\nText').fields.title).toBe('A ride'));
+  it('takes a lone title from the first h1', () =>
+    expect(readMarkdown('# A ride\n\nText').fields.title).toBe('A ride'));
   it('writes every field back', () => {
-    const fields = { ...emptyFields(), title: 'A: "b" #c', metaTitle: 'm', metaDescription: 'd', keyword: 'k', supporting: ['a, b'], status: 'in-review' as const, imageAlt: '', image: 'media/a.webp', audience: ['new riders'], questions: ['How far, a day?'], ownFigures: ['12 % of ours'], points: ['one'], targetWords: 800, unknown: { x: { y: [1] } } };
+    const fields = {
+      ...emptyFields(),
+      title: 'A: "b" #c',
+      metaTitle: 'm',
+      metaDescription: 'd',
+      keyword: 'k',
+      supporting: ['a, b'],
+      status: 'in-review' as const,
+      imageAlt: '',
+      image: 'media/a.webp',
+      audience: ['new riders'],
+      questions: ['How far, a day?'],
+      ownFigures: ['12 % of ours'],
+      points: ['one'],
+      targetWords: 800,
+      unknown: { x: { y: [1] } },
+    };
     expect(readMarkdown(writeMarkdown({ fields, draft: { version: 1, blocks: [] } })).fields).toEqual(fields);
   });
 });
 
 describe('plain text', () => {
-  it('is paragraphs between blank lines', () => expect(outline(readText('\uFEFFOne\r\ntwo\r\n\r\n  Three  \n').draft)).toEqual(['|paragraph|One\ntwo', '|paragraph|Three']));
-  it('formats are told by the name', () => expect(['a.HTML', 'b.md', 'c.txt', 'd.zip', 'e'].map(formatOfName)).toEqual(['html', 'markdown', 'text', null, null]));
+  it('is paragraphs between blank lines', () =>
+    expect(outline(readText('\uFEFFOne\r\ntwo\r\n\r\n  Three  \n').draft)).toEqual([
+      '|paragraph|One\ntwo',
+      '|paragraph|Three',
+    ]));
+  it('formats are told by the name', () =>
+    expect(['a.HTML', 'b.md', 'c.txt', 'd.zip', 'e'].map(formatOfName)).toEqual([
+      'html',
+      'markdown',
+      'text',
+      null,
+      null,
+    ]));
 });
 
 describe('round trips', () => {
   const bare = (draft: Draft) => draft.blocks;
   it('editor JSON keeps everything', () => {
-    fc.assert(fc.property(anyDraft, (draft) => {
-      if (draft.blocks.length === 0) return;
-      expect(bare(readEditor(writeEditor(draft, countingIds('x')), countingIds('y')))).toEqual(bare(draft));
-    }));
+    fc.assert(
+      fc.property(anyDraft, (draft) => {
+        if (draft.blocks.length === 0) return;
+        expect(bare(readEditor(writeEditor(draft, countingIds('x')), countingIds('y')))).toEqual(bare(draft));
+      }),
+    );
   });
   it('HTML keeps everything', () => {
-    fc.assert(fc.property(anyDraft, (draft) => {
-      expect(bare(readHtml(writeHtml(draft)).draft)).toEqual(bare(draft));
-    }));
+    fc.assert(
+      fc.property(anyDraft, (draft) => {
+        expect(bare(readHtml(writeHtml(draft)).draft)).toEqual(bare(draft));
+      }),
+    );
   });
   it('Markdown keeps everything', () => {
-    fc.assert(fc.property(anyDraft, (draft) => {
-      const text = writeMarkdownBody(draft);
-      expect(bare(readMarkdown(`---\n---\n${text}`).draft), text).toEqual(bare(draft));
-    }), { numRuns: 400 });
+    fc.assert(
+      fc.property(anyDraft, (draft) => {
+        const text = writeMarkdownBody(draft);
+        expect(bare(readMarkdown(`---\n---\n${text}`).draft), text).toEqual(bare(draft));
+      }),
+      { numRuns: 400 },
+    );
   });
 });
 
 describe('readers', () => {
-  const markup = fc.array(fc.constantFrom('<p>', '</p>', '<h1>', '<li>', '<table>', '<td>', '<b>', '<a href="x">', '</a>', '<img src=a>', '<figure>', '<!--', '---\n', '# ', '- ', '> ', '|', '```', 'x', '\n', '\0', '\ud800', '<iframe>'), { maxLength: 25 }).map((parts) => parts.join(''));
+  const markup = fc
+    .array(
+      fc.constantFrom(
+        '<p>',
+        '</p>',
+        '<h1>',
+        '<li>',
+        '<table>',
+        '<td>',
+        '<b>',
+        '<a href="x">',
+        '</a>',
+        '<img src=a>',
+        '<figure>',
+        '<!--',
+        '---\n',
+        '# ',
+        '- ',
+        '> ',
+        '|',
+        '```',
+        'x',
+        '\n',
+        '\0',
+        '\ud800',
+        '<iframe>',
+      ),
+      { maxLength: 25 },
+    )
+    .map((parts) => parts.join(''));
   it('never throw, and give unique ids', () => {
-    fc.assert(fc.property(fc.oneof(markup, fc.string({ unit: 'binary' })), fc.constantFrom('html' as const, 'markdown' as const, 'text' as const), (text, format) => {
-      const { draft } = readFile(text, format);
-      expect(new Set(draft.blocks.map((block) => block.id)).size).toBe(draft.blocks.length);
-      for (const block of draft.blocks) for (const mark of block.marks) expect(mark.end).toBeLessThanOrEqual(block.text.length);
-    }), { numRuns: 600 });
+    fc.assert(
+      fc.property(
+        fc.oneof(markup, fc.string({ unit: 'binary' })),
+        fc.constantFrom('html' as const, 'markdown' as const, 'text' as const),
+        (text, format) => {
+          const { draft } = readFile(text, format);
+          expect(new Set(draft.blocks.map((block) => block.id)).size).toBe(draft.blocks.length);
+          for (const block of draft.blocks)
+            for (const mark of block.marks) expect(mark.end).toBeLessThanOrEqual(block.text.length);
+        },
+      ),
+      { numRuns: 600 },
+    );
   });
 });

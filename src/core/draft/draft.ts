@@ -83,12 +83,26 @@ export function linksOf(block: Block): { start: number; end: number; href: strin
   const links: { start: number; end: number; href: string; text: string }[] = [];
   for (const mark of block.marks) {
     if (mark.type !== 'link' || mark.href === undefined) continue;
-    links.push({ start: mark.start, end: mark.end, href: mark.href, text: block.text.slice(mark.start, mark.end) });
+    links.push({
+      start: mark.start,
+      end: mark.end,
+      href: mark.href,
+      text: block.text.slice(mark.start, mark.end),
+    });
   }
   return links.sort((a, b) => a.start - b.start);
 }
 
-const MARK_ORDER: Mark['type'][] = ['link', 'bold', 'italic', 'underline', 'strike', 'superscript', 'subscript', 'code'];
+const MARK_ORDER: Mark['type'][] = [
+  'link',
+  'bold',
+  'italic',
+  'underline',
+  'strike',
+  'superscript',
+  'subscript',
+  'code',
+];
 
 /**
  * Marks in canonical form: inside the text, none empty, touching ones of a kind joined, in a fixed order.
@@ -109,7 +123,8 @@ export function tidyMarks(marks: Mark[], text: string): Mark[] {
         if (mark.end <= last.end) continue;
         if (last.href === mark.href) last.end = mark.end;
         else joined.push({ ...mark, start: last.end });
-      } else if (last && mark.start === last.end && last.href === mark.href && last.title === mark.title) last.end = mark.end;
+      } else if (last && mark.start === last.end && last.href === mark.href && last.title === mark.title)
+        last.end = mark.end;
       else joined.push(mark);
     }
     for (const mark of joined) {

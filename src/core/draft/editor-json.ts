@@ -1,4 +1,12 @@
-import { type Block, type Container, type Draft, type Mark, type NextId, type Picture, tidyMarks } from './draft.ts';
+import {
+  type Block,
+  type Container,
+  type Draft,
+  type Mark,
+  type NextId,
+  type Picture,
+  tidyMarks,
+} from './draft.ts';
 import { type Nested, nest, runsOf } from './nest.ts';
 
 /** The editor's document as JSON: ProseMirror nodes with the names of this product's schema. */
@@ -11,10 +19,24 @@ export interface EditorNode {
 }
 
 const LEAVES: Record<string, Block['kind']> = {
-  paragraph: 'paragraph', heading: 'heading', codeBlock: 'code', horizontalRule: 'divider', figure: 'image', kept: 'kept',
+  paragraph: 'paragraph',
+  heading: 'heading',
+  codeBlock: 'code',
+  horizontalRule: 'divider',
+  figure: 'image',
+  kept: 'kept',
 };
 
-const MARKS: Mark['type'][] = ['bold', 'italic', 'underline', 'strike', 'code', 'superscript', 'subscript', 'link'];
+const MARKS: Mark['type'][] = [
+  'bold',
+  'italic',
+  'underline',
+  'strike',
+  'code',
+  'superscript',
+  'subscript',
+  'link',
+];
 
 /** How the walker looks at a tree, so that the live editor's nodes need not be turned to JSON first. */
 export interface TreeAccess<T> {
@@ -34,7 +56,8 @@ export function readEditorTree<T>(root: T, access: TreeAccess<T>): Draft {
       blocks.push(access.leaf(node, path, place));
       return;
     }
-    const container = type === 'doc' ? null : containerOf(type, access.attrs(node), firstLeafId(node, access));
+    const container =
+      type === 'doc' ? null : containerOf(type, access.attrs(node), firstLeafId(node, access));
     const inner = container ? [...path, container] : path;
     const innerPlace = container ? `${place}/${JSON.stringify(container)}` : place;
     for (const child of access.children(node)) walk(child, inner, innerPlace);
@@ -65,7 +88,13 @@ function containerOf(type: string, attrs: Record<string, unknown>, key: string):
   if (type === 'tableRow') return { type: 'row', key };
   if (type === 'tableCell' || type === 'tableHeader') {
     const [colspan, rowspan] = [Number(attrs['colspan'] ?? 1), Number(attrs['rowspan'] ?? 1)];
-    return { type: 'cell', key, header: type === 'tableHeader', ...(colspan > 1 ? { colspan } : {}), ...(rowspan > 1 ? { rowspan } : {}) };
+    return {
+      type: 'cell',
+      key,
+      header: type === 'tableHeader',
+      ...(colspan > 1 ? { colspan } : {}),
+      ...(rowspan > 1 ? { rowspan } : {}),
+    };
   }
   return null;
 }
@@ -73,7 +102,13 @@ function containerOf(type: string, attrs: Record<string, unknown>, key: string):
 /** The block of one leaf of the editor's document. */
 export function blockOfLeaf(node: EditorNode, path: Container[]): Block {
   const attrs = node.attrs ?? {};
-  const block: Block = { id: String(attrs['blockId'] ?? ''), kind: LEAVES[node.type], path, text: '', marks: [] };
+  const block: Block = {
+    id: String(attrs['blockId'] ?? ''),
+    kind: LEAVES[node.type],
+    path,
+    text: '',
+    marks: [],
+  };
   const marks: Mark[] = [];
   for (const child of node.content ?? []) {
     const start = block.text.length;
@@ -104,7 +139,10 @@ export function blockOfLeaf(node: EditorNode, path: Container[]): Block {
 
 function pictureOf(attrs: Record<string, unknown>): Picture {
   const alt = attrs['alt'];
-  const picture: Picture = { src: String(attrs['src'] ?? ''), alt: alt === null || alt === undefined ? null : String(alt) };
+  const picture: Picture = {
+    src: String(attrs['src'] ?? ''),
+    alt: alt === null || alt === undefined ? null : String(alt),
+  };
   if (attrs['side'] === 'left' || attrs['side'] === 'right') picture.side = attrs['side'];
   if (Number(attrs['width']) > 0) picture.width = Number(attrs['width']);
   if (attrs['link']) picture.link = String(attrs['link']);
@@ -124,7 +162,8 @@ export function readEditor(doc: EditorNode, nextId: NextId): Draft {
 }
 
 function withIds(node: EditorNode, nextId: NextId): EditorNode {
-  if (node.type in LEAVES) return node.attrs?.['blockId'] ? node : { ...node, attrs: { ...node.attrs, blockId: nextId() } };
+  if (node.type in LEAVES)
+    return node.attrs?.['blockId'] ? node : { ...node, attrs: { ...node.attrs, blockId: nextId() } };
   return node.content ? { ...node, content: node.content.map((child) => withIds(child, nextId)) } : node;
 }
 
@@ -140,11 +179,21 @@ export function writeEditor(draft: Draft, nextId: NextId): EditorNode {
       if (container.type === 'table') return { type: 'table', content };
       if (container.type === 'row') return { type: 'tableRow', content };
       if (container.type === 'list') {
-        return container.ordered ? { type: 'orderedList', attrs: { start: container.start ?? 1 }, content } : { type: 'bulletList', content };
+        return container.ordered
+          ? { type: 'orderedList', attrs: { start: container.start ?? 1 }, content }
+          : { type: 'bulletList', content };
       }
       // The editor's items begin with a paragraph.
-      if (container.type === 'item') return { type: 'listItem', content: content[0]?.type === 'paragraph' ? content : [paragraph(), ...content] };
-      return { type: container.header ? 'tableHeader' : 'tableCell', attrs: { colspan: container.colspan ?? 1, rowspan: container.rowspan ?? 1 }, content };
+      if (container.type === 'item')
+        return {
+          type: 'listItem',
+          content: content[0]?.type === 'paragraph' ? content : [paragraph(), ...content],
+        };
+      return {
+        type: container.header ? 'tableHeader' : 'tableCell',
+        attrs: { colspan: container.colspan ?? 1, rowspan: container.rowspan ?? 1 },
+        content,
+      };
     });
   const content = write(nest(draft));
   return { type: 'doc', content: content.length ? content : [paragraph()] };
@@ -153,20 +202,27 @@ export function writeEditor(draft: Draft, nextId: NextId): EditorNode {
 function leafOf(block: Block): EditorNode {
   const attrs: Record<string, unknown> = { blockId: block.id };
   if (block.kind === 'divider') return { type: 'horizontalRule', attrs };
-  if (block.kind === 'kept') return { type: 'kept', attrs: { ...attrs, html: block.html ?? '', embeds: block.embeds ?? [] } };
+  if (block.kind === 'kept')
+    return { type: 'kept', attrs: { ...attrs, html: block.html ?? '', embeds: block.embeds ?? [] } };
   if (block.kind === 'image') {
     const { src, alt, side, width, link, enlarge } = block.image!;
     const more = { side: side ?? null, width: width ?? null, link: link ?? null, enlarge: enlarge ?? false };
     return { type: 'figure', attrs: { ...attrs, src, alt, caption: block.text, ...more } };
   }
   if (block.kind === 'code') {
-    return { type: 'codeBlock', attrs: { ...attrs, language: block.language ?? null }, ...(block.text ? { content: [{ type: 'text', text: block.text }] } : {}) };
+    return {
+      type: 'codeBlock',
+      attrs: { ...attrs, language: block.language ?? null },
+      ...(block.text ? { content: [{ type: 'text', text: block.text }] } : {}),
+    };
   }
   const content = runsOf(block)
     .filter((run) => run.text !== '')
     .map((run): EditorNode => {
       const marks = run.marks.map((mark) =>
-        mark.type === 'link' ? { type: 'link', attrs: { href: mark.href, title: mark.title ?? null } } : { type: mark.type },
+        mark.type === 'link'
+          ? { type: 'link', attrs: { href: mark.href, title: mark.title ?? null } }
+          : { type: mark.type },
       );
       const node: EditorNode = run.text === '\n' ? { type: 'hardBreak' } : { type: 'text', text: run.text };
       return marks.length ? { ...node, marks } : node;

@@ -25,10 +25,15 @@ export function readYaml(yaml: string): { data: Map<string, unknown>; problem: s
   try {
     const document = parseDocument(yaml, { schema: 'core', logLevel: 'silent', prettyErrors: false });
     const error = document.errors[0];
-    if (error) return { data: new Map(), problem: `The front matter is not valid YAML (${error.message.split('\n')[0]}); it was left out.` };
+    if (error)
+      return {
+        data: new Map(),
+        problem: `The front matter is not valid YAML (${error.message.split('\n')[0]}); it was left out.`,
+      };
     const data: unknown = document.toJS({ mapAsMap: true, maxAliasCount: 50 });
     if (data === null || data === undefined) return { data: new Map(), problem: null };
-    if (!(data instanceof Map)) return { data: new Map(), problem: 'The front matter is not a list of fields; it was left out.' };
+    if (!(data instanceof Map))
+      return { data: new Map(), problem: 'The front matter is not a list of fields; it was left out.' };
     return { data: new Map([...data].map(([key, value]) => [String(key), plain(value)])), problem: null };
   } catch {
     return { data: new Map(), problem: 'The front matter could not be read; it was left out.' };
@@ -45,27 +50,58 @@ function plain(value: unknown): unknown {
 }
 
 const text = (value: unknown): string =>
-  typeof value === 'string' ? value.trim() : typeof value === 'number' || typeof value === 'boolean' ? String(value) : '';
+  typeof value === 'string'
+    ? value.trim()
+    : typeof value === 'number' || typeof value === 'boolean'
+      ? String(value)
+      : '';
 
 const list = (value: unknown): string[] => {
   if (Array.isArray(value)) return value.map(text).filter((item) => item !== '');
-  return text(value).split(/[,\n]/).map((item) => item.trim()).filter((item) => item !== '');
+  return text(value)
+    .split(/[,\n]/)
+    .map((item) => item.trim())
+    .filter((item) => item !== '');
 };
 
 /** Lists whose items are sentences: a single text is one item, commas and all. */
-const sentences = (value: unknown): string[] => (Array.isArray(value) ? list(value) : text(value) === '' ? [] : [text(value)]);
+const sentences = (value: unknown): string[] =>
+  Array.isArray(value) ? list(value) : text(value) === '' ? [] : [text(value)];
 
 /** How each known field is read from a value; the order is that in which they are written. */
-const READERS: { [Name in Exclude<keyof PostFields, 'unknown' | 'metaDescription'>]: (value: unknown) => PostFields[Name] } & {
+const READERS: {
+  [Name in Exclude<keyof PostFields, 'unknown' | 'metaDescription'>]: (value: unknown) => PostFields[Name];
+} & {
   description: (value: unknown) => string;
 } = {
-  title: text, metaTitle: text, description: text, slug: text, canonical: text, excerpt: text, keyword: text, supporting: list,
+  title: text,
+  metaTitle: text,
+  description: text,
+  slug: text,
+  canonical: text,
+  excerpt: text,
+  keyword: text,
+  supporting: list,
   language: text,
   status: (value) => (STATUSES.includes(text(value) as Status) ? (text(value) as Status) : 'draft'),
-  date: text, updated: text, author: text, category: text, categories: list, tags: list, image: text,
+  date: text,
+  updated: text,
+  author: text,
+  category: text,
+  categories: list,
+  tags: list,
+  image: text,
   imageAlt: (value) => (value === null || value === undefined ? null : text(value)),
-  targetWords: (value) => (Number(value) > 0 && Number.isFinite(Number(value)) ? Math.round(Number(value)) : null),
-  goal: text, audience: list, tone: text, style: text, points: sentences, nextStep: text, questions: sentences, ownFigures: sentences,
+  targetWords: (value) =>
+    Number(value) > 0 && Number.isFinite(Number(value)) ? Math.round(Number(value)) : null,
+  goal: text,
+  audience: list,
+  tone: text,
+  style: text,
+  points: sentences,
+  nextStep: text,
+  questions: sentences,
+  ownFigures: sentences,
 };
 
 const propertyOf = (name: string) => (name === 'description' ? 'metaDescription' : name);
@@ -86,7 +122,12 @@ export function writeFrontMatter(fields: PostFields): string {
   for (const name of Object.keys(READERS)) {
     const value = fields[propertyOf(name) as keyof PostFields];
     // An empty alternative text says "decorative"; anything else that is empty says nothing.
-    if (name === 'imageAlt' ? value === null || fields.image === '' : value === '' || value === null || (Array.isArray(value) && value.length === 0)) continue;
+    if (
+      name === 'imageAlt'
+        ? value === null || fields.image === ''
+        : value === '' || value === null || (Array.isArray(value) && value.length === 0)
+    )
+      continue;
     data[name] = value;
   }
   Object.assign(data, fields.unknown);

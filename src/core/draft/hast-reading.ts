@@ -48,7 +48,8 @@ export function textOf(from: Root | Element): string {
   while (stack.length) {
     const node = stack.pop()!;
     if (node.type === 'text') text += node.value;
-    else if ('children' in node) for (let at = node.children.length - 1; at >= 0; at--) stack.push(node.children[at]);
+    else if ('children' in node)
+      for (let at = node.children.length - 1; at >= 0; at--) stack.push(node.children[at]);
   }
   return text;
 }

@@ -6,15 +6,33 @@
  * `write-html`, `write-markdown`, `editor-json`, over `nest`, which turns the list into a tree. `front-matter`
  * reads and writes YAML fields; `sanitise` decides what markup may stay; `paste` mends pasted structure.
  */
-export { type Block, type BlockKind, type Container, countingIds, type Draft, emptyDraft, isRead, linksOf, type Mark, type NextId, type Picture, tidyMarks } from './draft.ts';
-export { blockOfLeaf, type EditorNode, readEditor, readEditorTree, type TreeAccess, writeEditor } from './editor-json.ts';
-export { readYaml, splitFrontMatter, writeFrontMatter } from './front-matter.ts';
+export {
+  type Block,
+  type BlockKind,
+  type Container,
+  countingIds,
+  type Draft,
+  emptyDraft,
+  isRead,
+  linksOf,
+  type Mark,
+  type NextId,
+  type Picture,
+} from './draft.ts';
+export {
+  blockOfLeaf,
+  type EditorNode,
+  readEditor,
+  readEditorTree,
+  type TreeAccess,
+  writeEditor,
+} from './editor-json.ts';
+export { type CleanedPaste, cleanPaste, looksLikeMarkdown, markupAccount } from './paste.ts';
 export { emptyFields, type PostDocument, type PostFields, STATUSES, type Status } from './post-fields.ts';
 export { type FileFormat, formatOfName, readFile } from './read-file.ts';
 export { readHtml } from './read-html.ts';
 export { readMarkdown } from './read-markdown.ts';
 export { readText } from './read-text.ts';
-export { cleanPaste, type CleanedPaste, looksLikeMarkdown, markupAccount } from './paste.ts';
-export { safeHref, safeSrc } from './sanitise.ts';
+export { safeHref } from './sanitise.ts';
 export { writeHtml, writeHtmlPage } from './write-html.ts';
 export { writeMarkdown, writeMarkdownBody } from './write-markdown.ts';

@@ -11,7 +11,12 @@ export function nest(draft: Draft): Nested[] {
   let open: { container: Container; children: Nested[] }[] = [];
   for (const block of draft.blocks) {
     let depth = 0;
-    while (depth < open.length && depth < block.path.length && sameContainer(open[depth].container, block.path[depth])) depth += 1;
+    while (
+      depth < open.length &&
+      depth < block.path.length &&
+      sameContainer(open[depth].container, block.path[depth])
+    )
+      depth += 1;
     open = open.slice(0, depth);
     for (const container of block.path.slice(depth)) {
       const node = { container, children: [] };
@@ -33,18 +38,25 @@ export interface Run {
 export function runsOf(block: Block): Run[] {
   const edges = new Set([0, block.text.length]);
   for (const mark of block.marks) edges.add(mark.start).add(mark.end);
-  for (let at = block.text.indexOf('\n'); at !== -1; at = block.text.indexOf('\n', at + 1)) edges.add(at).add(at + 1);
+  for (let at = block.text.indexOf('\n'); at !== -1; at = block.text.indexOf('\n', at + 1))
+    edges.add(at).add(at + 1);
   const cuts = [...edges].sort((a, b) => a - b);
   const runs: Run[] = [];
   for (let at = 0; at + 1 < cuts.length; at++) {
     const [start, end] = [cuts[at], cuts[at + 1]];
-    runs.push({ text: block.text.slice(start, end), marks: block.marks.filter((mark) => mark.start <= start && mark.end >= end) });
+    runs.push({
+      text: block.text.slice(start, end),
+      marks: block.marks.filter((mark) => mark.start <= start && mark.end >= end),
+    });
   }
   return runs;
 }
 
 /** One marked stretch of a run list, for writers whose marks nest. */
-export type Inline = { text: string } | { break: true } | { mark: Block['marks'][number]; children: Inline[] };
+export type Inline =
+  | { text: string }
+  | { break: true }
+  | { mark: Block['marks'][number]; children: Inline[] };
 
 /** Nests runs into a tree of marks, keeping the order in which marks are listed. */
 export function inlineTree(block: Block): Inline[] {

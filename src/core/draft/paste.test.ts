@@ -6,7 +6,12 @@ const MESS = `<p class="MsoNormal"><b style="font-weight:normal"><span style="co
 
 const heads = (titleIsEmpty: boolean, html = MESS) => {
   const cleaned = cleanPaste(readHtml(html).draft, titleIsEmpty);
-  return { ...cleaned, heads: cleaned.draft.blocks.filter((block) => block.kind === 'heading').map((block) => `${block.level} ${block.text}`) };
+  return {
+    ...cleaned,
+    heads: cleaned.draft.blocks
+      .filter((block) => block.kind === 'heading')
+      .map((block) => `${block.level} ${block.text}`),
+  };
 };
 
 describe('a messy paste', () => {
@@ -15,15 +20,37 @@ describe('a messy paste', () => {
     expect(title).toBe('Riding the marsh');
     expect(found).toEqual(['2 Too deep', '3 Tools to carry', '2 Later']);
   });
-  it('keeps a title that is there', () => expect(heads(false)).toMatchObject({ title: null, heads: ['2 Riding the marsh', '3 Too deep', '3 Tools to carry', '2 Later'] }));
+  it('keeps a title that is there', () =>
+    expect(heads(false)).toMatchObject({
+      title: null,
+      heads: ['2 Riding the marsh', '3 Too deep', '3 Tools to carry', '2 Later'],
+    }));
   it('accounts for what was done', () => {
-    expect(heads(true).account).toEqual(['the first heading became the title', '1 level 1 heading made level 2', '1 skipped heading level mended', '1 bold line made a heading']);
+    expect(heads(true).account).toEqual([
+      'the first heading became the title',
+      '1 level 1 heading made level 2',
+      '1 skipped heading level mended',
+      '1 bold line made a heading',
+    ]);
     expect(markupAccount(MESS)).toEqual(['2 empty paragraphs', '2 inline styles', '2 stray spans']);
   });
-  it('keeps every word', () => expect(heads(true).draft.blocks.map((block) => block.text).join(' ')).toContain('This is a whole sentence in bold.'));
-  it('leaves a clean piece alone', () => expect(cleanPaste(readHtml('<h2>A</h2><p>b <b>c</b></p>').draft, false).account).toEqual([]));
+  it('keeps every word', () =>
+    expect(
+      heads(true)
+        .draft.blocks.map((block) => block.text)
+        .join(' '),
+    ).toContain('This is a whole sentence in bold.'));
+  it('leaves a clean piece alone', () =>
+    expect(cleanPaste(readHtml('<h2>A</h2><p>b <b>c</b></p>').draft, false).account).toEqual([]));
 });
 
 describe('Markdown in a plain paste', () => {
-  it.each([['## Kit\n\nText', true], ['- a\n- b', true], ['see [tides](/t)', true], ['Tom & 3 * 4 = 12', false], ['One line - with a dash', false], ['#hashtag', false]])('%j: %s', (text, yes) => expect(looksLikeMarkdown(text)).toBe(yes));
+  it.each([
+    ['## Kit\n\nText', true],
+    ['- a\n- b', true],
+    ['see [tides](/t)', true],
+    ['Tom & 3 * 4 = 12', false],
+    ['One line - with a dash', false],
+    ['#hashtag', false],
+  ])('%j: %s', (text, yes) => expect(looksLikeMarkdown(text)).toBe(yes));
 });

@@ -17,7 +17,10 @@ const matches = (text: string, pattern: RegExp) => text.match(pattern)?.length ?
 
 /** What the readers leave behind of a word processor's markup, in words. */
 export function markupAccount(html: string): string[] {
-  const empty = matches(html, /<p\b[^>]*>(?:\s|&nbsp;|\u00a0|<br\s*\/?>|<\/?(?:span|o:p|b|i|font)\b[^>]*>)*<\/p>/gi);
+  const empty = matches(
+    html,
+    /<p\b[^>]*>(?:\s|&nbsp;|\u00a0|<br\s*\/?>|<\/?(?:span|o:p|b|i|font)\b[^>]*>)*<\/p>/gi,
+  );
   const styles = matches(html, /<(?!html|body|meta)[a-z0-9:]+\b[^>]*\sstyle\s*=/gi);
   const spans = matches(html, /<(?:span|font|o:p)\b/gi);
   return [
@@ -29,10 +32,13 @@ export function markupAccount(html: string): string[] {
 
 /** True for a paragraph by itself that is bold from end to end and short: a heading in disguise. */
 function isBoldLine(block: Block, next: Block | undefined): boolean {
-  if (block.kind !== 'paragraph' || block.path.length || block.text === '' || block.text.includes('\n')) return false;
+  if (block.kind !== 'paragraph' || block.path.length || block.text === '' || block.text.includes('\n'))
+    return false;
   const bold = block.marks.filter((mark) => mark.type === 'bold');
   if (bold.length !== 1 || bold[0].start > 0 || bold[0].end < block.text.length) return false;
-  return next !== undefined && block.text.split(/\s+/).length <= MOST_HEADING_WORDS && !/[.,;:!]$/.test(block.text);
+  return (
+    next !== undefined && block.text.split(/\s+/).length <= MOST_HEADING_WORDS && !/[.,;:!]$/.test(block.text)
+  );
 }
 
 /**
@@ -45,7 +51,12 @@ export function cleanPaste(draft: Draft, titleIsEmpty: boolean): CleanedPaste {
   let blocks = draft.blocks.map((block, at): Block => {
     if (!isBoldLine(block, draft.blocks[at + 1])) return block;
     boldLines += 1;
-    return { ...block, kind: 'heading', level: hadHeadings ? 3 : 2, marks: block.marks.filter((mark) => mark.type === 'link') };
+    return {
+      ...block,
+      kind: 'heading',
+      level: hadHeadings ? 3 : 2,
+      marks: block.marks.filter((mark) => mark.type === 'link'),
+    };
   });
   let title: string | null = null;
   const firstH1 = blocks.findIndex((block) => block.kind === 'heading' && block.level === 1);
@@ -77,11 +88,16 @@ export function cleanPaste(draft: Draft, titleIsEmpty: boolean): CleanedPaste {
       ...(title !== null ? ['the first heading became the title'] : []),
       ...(lowered ? [`${many(lowered, 'level 1 heading')} made level 2`] : []),
       ...(skips ? [`${many(skips, 'skipped heading level')} mended`] : []),
-      ...(boldLines ? [`${many(boldLines, 'bold line')} made ${boldLines === 1 ? 'a heading' : 'headings'}`] : []),
+      ...(boldLines
+        ? [`${many(boldLines, 'bold line')} made ${boldLines === 1 ? 'a heading' : 'headings'}`]
+        : []),
     ],
   };
 }
 
 /** True for plain text that is written in Markdown: headings, lists or links of it. */
 export const looksLikeMarkdown = (text: string): boolean =>
-  /^#{1,6} \S/m.test(text) || /\[[^\]\n]+\]\([^)\s]+\)/.test(text) || matches(text, /^(?:[-*+]|\d+\.) \S/gm) > 1 || /\*\*\S[^*\n]*\*\*/.test(text);
+  /^#{1,6} \S/m.test(text) ||
+  /\[[^\]\n]+\]\([^)\s]+\)/.test(text) ||
+  matches(text, /^(?:[-*+]|\d+\.) \S/gm) > 1 ||
+  /\*\*\S[^*\n]*\*\*/.test(text);

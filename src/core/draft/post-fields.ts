@@ -42,10 +42,34 @@ export interface PostFields {
 }
 
 export const emptyFields = (): PostFields => ({
-  title: '', metaTitle: '', metaDescription: '', slug: '', canonical: '', excerpt: '', keyword: '', supporting: [],
-  language: '', status: 'draft', date: '', updated: '', author: '', category: '', categories: [], tags: [],
-  image: '', imageAlt: null, targetWords: null, goal: '', audience: [], tone: '', style: '', points: [], nextStep: '',
-  questions: [], ownFigures: [], unknown: {},
+  title: '',
+  metaTitle: '',
+  metaDescription: '',
+  slug: '',
+  canonical: '',
+  excerpt: '',
+  keyword: '',
+  supporting: [],
+  language: '',
+  status: 'draft',
+  date: '',
+  updated: '',
+  author: '',
+  category: '',
+  categories: [],
+  tags: [],
+  image: '',
+  imageAlt: null,
+  targetWords: null,
+  goal: '',
+  audience: [],
+  tone: '',
+  style: '',
+  points: [],
+  nextStep: '',
+  questions: [],
+  ownFigures: [],
+  unknown: {},
 });
 
 /** A post out of a file or the database: fields and body. */

@@ -3,9 +3,9 @@ import { sanitize } from 'hast-util-sanitize';
 import { toHtml } from 'hast-util-to-html';
 import rehypeParse from 'rehype-parse';
 import { unified } from 'unified';
+import { BlockCollector } from './block-collector.ts';
 import { countingIds, type Draft, type NextId } from './draft.ts';
 import { attribute, childElements, classNames, findElement, textOf } from './hast-reading.ts';
-import { BlockCollector } from './block-collector.ts';
 import { emptyFields, type PostDocument } from './post-fields.ts';
 import { keptSchema } from './sanitise.ts';
 
@@ -14,7 +14,27 @@ const parser = unified().use(rehypeParse);
 /** Page furniture by element: no part of a post's text outside an article; navigation nowhere. */
 const FURNITURE = new Set(['header', 'footer', 'aside']);
 const NAVIGATION = new Set(['nav', 'form', 'dialog', 'menu', 'search']);
-const IGNORED = new Set(['script', 'style', 'noscript', 'template', 'head', 'link', 'meta', 'title', 'base', 'svg', 'canvas', 'button', 'input', 'select', 'textarea', 'object', 'embed', 'applet', 'math']);
+const IGNORED = new Set([
+  'script',
+  'style',
+  'noscript',
+  'template',
+  'head',
+  'link',
+  'meta',
+  'title',
+  'base',
+  'svg',
+  'canvas',
+  'button',
+  'input',
+  'select',
+  'textarea',
+  'object',
+  'embed',
+  'applet',
+  'math',
+]);
 const KEPT = new Set(['iframe', 'video', 'audio']);
 
 /**
@@ -36,7 +56,10 @@ export function documentFromTree(tree: Root, nextId: NextId): PostDocument {
     const title = findElement(head, (el) => el.tagName === 'title');
     if (title) fields.metaTitle = collapse(textOf(title));
     fields.metaDescription = collapse(metaContent(head, 'description') ?? '');
-    const canonical = findElement(head, (el) => el.tagName === 'link' && classNames(el, 'rel').includes('canonical'));
+    const canonical = findElement(
+      head,
+      (el) => el.tagName === 'link' && classNames(el, 'rel').includes('canonical'),
+    );
     fields.canonical = canonical ? (attribute(canonical, 'href') ?? '') : '';
     fields.slug = lastSegment(fields.canonical);
     fields.image = metaContent(head, 'og:image') ?? '';
@@ -45,7 +68,9 @@ export function documentFromTree(tree: Root, nextId: NextId): PostDocument {
   const root = bodyOf(tree);
   const isArticle = root.type === 'element' && root.tagName === 'article';
   const draft = readBody(root, nextId, !isArticle);
-  const firstH1 = draft.blocks.find((block) => block.kind === 'heading' && block.level === 1 && block.text !== '');
+  const firstH1 = draft.blocks.find(
+    (block) => block.kind === 'heading' && block.level === 1 && block.text !== '',
+  );
   // A page may set its title above the article.
   const outside = firstH1 ? null : findElement(tree, (el) => el.tagName === 'h1');
   fields.title = collapse(firstH1?.text ?? (outside ? textOf(outside) : ''));
@@ -55,7 +80,9 @@ export function documentFromTree(tree: Root, nextId: NextId): PostDocument {
 function metaContent(head: Element, name: string): string | undefined {
   const meta = findElement(
     head,
-    (el) => el.tagName === 'meta' && (attribute(el, 'name') ?? attribute(el, 'property') ?? '').toLowerCase() === name,
+    (el) =>
+      el.tagName === 'meta' &&
+      (attribute(el, 'name') ?? attribute(el, 'property') ?? '').toLowerCase() === name,
   );
   return meta ? attribute(meta, 'content') : undefined;
 }
@@ -90,12 +117,31 @@ function readBody(root: Root | Element, nextId: NextId, dropFurniture: boolean):
 }
 
 const BLOCKS = new Set(
-  'address article blockquote body center dd details div dl dt fieldset figcaption figure h1 h2 h3 h4 h5 h6 hgroup hr html legend li main ol p pre section summary table tbody td tfoot th thead tr ul caption'.split(' '),
+  'address article blockquote body center dd details div dl dt fieldset figcaption figure h1 h2 h3 h4 h5 h6 hgroup hr html legend li main ol p pre section summary table tbody td tfoot th thead tr ul caption'.split(
+    ' ',
+  ),
 );
 
-const INLINE_MARKS: Record<string, 'bold' | 'italic' | 'underline' | 'strike' | 'code' | 'superscript' | 'subscript'> = {
-  b: 'bold', strong: 'bold', i: 'italic', em: 'italic', cite: 'italic', u: 'underline', ins: 'underline',
-  s: 'strike', strike: 'strike', del: 'strike', code: 'code', kbd: 'code', samp: 'code', tt: 'code', sup: 'superscript', sub: 'subscript',
+const INLINE_MARKS: Record<
+  string,
+  'bold' | 'italic' | 'underline' | 'strike' | 'code' | 'superscript' | 'subscript'
+> = {
+  b: 'bold',
+  strong: 'bold',
+  i: 'italic',
+  em: 'italic',
+  cite: 'italic',
+  u: 'underline',
+  ins: 'underline',
+  s: 'strike',
+  strike: 'strike',
+  del: 'strike',
+  code: 'code',
+  kbd: 'code',
+  samp: 'code',
+  tt: 'code',
+  sup: 'superscript',
+  sub: 'subscript',
 };
 
 function isFurniture(el: Element, outsideArticle: boolean): boolean {
@@ -133,14 +179,18 @@ function element(el: Element, out: BlockCollector, drop: boolean): void {
   if (tag === 'blockquote') return out.container((key) => ({ type: 'quote', key }), inner);
   if (tag === 'ul' || tag === 'ol') {
     const start = tag === 'ol' ? Number(attribute(el, 'start') ?? 1) : 1;
-    return out.container((key) => ({ type: 'list', key, ordered: tag === 'ol', ...(start > 1 ? { start } : {}) }), () => listItems(el, out, drop));
+    return out.container(
+      (key) => ({ type: 'list', key, ordered: tag === 'ol', ...(start > 1 ? { start } : {}) }),
+      () => listItems(el, out, drop),
+    );
   }
   if (tag === 'li') return out.container((key) => ({ type: 'item', key }), inner);
   if (tag === 'table') return table(el, out, drop);
   if (tag === 'a') return out.link(attribute(el, 'href'), attribute(el, 'title'), inner);
   const mark = INLINE_MARKS[tag];
   // Word processors wrap a whole paste in a bold element that is told not to be bold.
-  if (mark && !/font-weight:\s*(?:normal|400)/.test(attribute(el, 'style') ?? '')) return out.mark(mark, inner);
+  if (mark && !/font-weight:\s*(?:normal|400)/.test(attribute(el, 'style') ?? ''))
+    return out.mark(mark, inner);
   if (mark) return inner();
   if (BLOCKS.has(tag)) return out.paragraph(inner);
   styled(el, out, inner);
@@ -161,7 +211,10 @@ function listItems(el: Element, out: BlockCollector, drop: boolean): void {
   for (const child of el.children) {
     if (child.type === 'element' && child.tagName === 'li') element(child, out, drop);
     else if (child.type === 'element' || (child.type === 'text' && child.value.trim() !== '')) {
-      out.container((key) => ({ type: 'item', key }), () => walk([child as RootContent], out, drop));
+      out.container(
+        (key) => ({ type: 'item', key }),
+        () => walk([child as RootContent], out, drop),
+      );
     }
   }
 }
@@ -169,33 +222,47 @@ function listItems(el: Element, out: BlockCollector, drop: boolean): void {
 function table(el: Element, out: BlockCollector, drop: boolean): void {
   const caption = childElements(el, 'caption')[0];
   if (caption) out.paragraph(() => walk(caption.children as RootContent[], out, drop));
-  out.container((key) => ({ type: 'table', key }), () => {
-    for (const row of childElements(el, 'tr', true)) {
-      out.container((key) => ({ type: 'row', key }), () => {
-        for (const cell of row.children) {
-          if (cell.type !== 'element' || (cell.tagName !== 'td' && cell.tagName !== 'th')) continue;
-          const span = (name: string) => Math.min(100, Number(attribute(cell, name) ?? 1) || 1);
-          const [colspan, rowspan] = [span('colSpan'), span('rowSpan')];
-          out.container(
-            (key) => ({
-              type: 'cell', key, header: cell.tagName === 'th',
-              ...(colspan > 1 ? { colspan } : {}), ...(rowspan > 1 ? { rowspan } : {}),
-            }),
-            // An empty cell keeps its place with an empty paragraph.
-            () => out.cell(() => walk(cell.children as RootContent[], out, drop)),
-          );
-        }
-      });
-    }
-  });
+  out.container(
+    (key) => ({ type: 'table', key }),
+    () => {
+      for (const row of childElements(el, 'tr', true)) {
+        out.container(
+          (key) => ({ type: 'row', key }),
+          () => {
+            for (const cell of row.children) {
+              if (cell.type !== 'element' || (cell.tagName !== 'td' && cell.tagName !== 'th')) continue;
+              const span = (name: string) => Math.min(100, Number(attribute(cell, name) ?? 1) || 1);
+              const [colspan, rowspan] = [span('colSpan'), span('rowSpan')];
+              out.container(
+                (key) => ({
+                  type: 'cell',
+                  key,
+                  header: cell.tagName === 'th',
+                  ...(colspan > 1 ? { colspan } : {}),
+                  ...(rowspan > 1 ? { rowspan } : {}),
+                }),
+                // An empty cell keeps its place with an empty paragraph.
+                () => out.cell(() => walk(cell.children as RootContent[], out, drop)),
+              );
+            }
+          },
+        );
+      }
+    },
+  );
 }
 
 function figure(el: Element, out: BlockCollector, drop: boolean): void {
   const img = findElement(el, (inner) => inner.tagName === 'img');
   if (!img) return out.paragraph(() => walk(el.children as RootContent[], out, drop));
   const caption = findElement(el, (inner) => inner.tagName === 'figcaption');
-  const anchor = findElement(el, (inner) => inner.tagName === 'a' && findElement(inner, (deep) => deep === img) !== null);
-  out.figure(img, caption, anchor ? attribute(anchor, 'href') : undefined, el, (nodes) => walk(nodes, out, drop));
+  const anchor = findElement(
+    el,
+    (inner) => inner.tagName === 'a' && findElement(inner, (deep) => deep === img) !== null,
+  );
+  out.figure(img, caption, anchor ? attribute(anchor, 'href') : undefined, el, (nodes) =>
+    walk(nodes, out, drop),
+  );
 }
 
 function keptMarkup(el: Element): [html: string, embeds: string[]] {

@@ -18,7 +18,10 @@ const mdastExtensions = gfmFromMarkdown().map((extension) => ({ ...extension, tr
  * `problem` says in words why front matter was left out. A picture without alternative text has none given:
  * a decorative one is written as a figure.
  */
-export function readMarkdown(text: string, nextId: NextId = countingIds()): PostDocument & { problem: string | null } {
+export function readMarkdown(
+  text: string,
+  nextId: NextId = countingIds(),
+): PostDocument & { problem: string | null } {
   const { fields, body, problem } = splitFrontMatter(text);
   const tree = fromMarkdown(body, { extensions: [gfm()], mdastExtensions });
   const hasHtml = prepare(tree);

@@ -6,7 +6,19 @@ const embeddable = ['iframe', 'video', 'audio', 'source', 'track'];
 /** What kept markup may hold: structure, text, embeds over http; nothing that runs. */
 export const keptSchema: Schema = {
   ...defaultSchema,
-  tagNames: [...(defaultSchema.tagNames ?? []), ...embeddable, 'figure', 'figcaption', 'mark', 'abbr', 'cite', 'time', 'caption', 'col', 'colgroup'],
+  tagNames: [
+    ...(defaultSchema.tagNames ?? []),
+    ...embeddable,
+    'figure',
+    'figcaption',
+    'mark',
+    'abbr',
+    'cite',
+    'time',
+    'caption',
+    'col',
+    'colgroup',
+  ],
   attributes: {
     ...defaultSchema.attributes,
     iframe: ['src', 'title', 'width', 'height', 'allowFullScreen', 'loading'],

@@ -9,12 +9,21 @@ import type { PostDocument } from './post-fields.ts';
 const fragment = unified().use(rehypeParse, { fragment: true });
 
 const el = (tagName: string, properties: Element['properties'], children: ElementContent[]): Element => ({
-  type: 'element', tagName, properties, children,
+  type: 'element',
+  tagName,
+  properties,
+  children,
 });
 const textNode = (value: string): ElementContent => ({ type: 'text', value });
 
 const TAGS: Record<Exclude<Mark['type'], 'link'>, string> = {
-  bold: 'strong', italic: 'em', underline: 'u', strike: 's', code: 'code', superscript: 'sup', subscript: 'sub',
+  bold: 'strong',
+  italic: 'em',
+  underline: 'u',
+  strike: 's',
+  code: 'code',
+  superscript: 'sup',
+  subscript: 'sub',
 };
 
 const inlineNodes = (parts: Inline[]): ElementContent[] =>
@@ -62,7 +71,13 @@ export function hastOf(nodes: Nested[]): ElementContent[] {
     if (container.type === 'quote') return [el('blockquote', {}, hastOf(node.children))];
     if (container.type === 'item') return [el('li', {}, children)];
     if (container.type === 'list') {
-      return [el(container.ordered ? 'ol' : 'ul', container.start ? { start: container.start } : {}, hastOf(node.children))];
+      return [
+        el(
+          container.ordered ? 'ol' : 'ul',
+          container.start ? { start: container.start } : {},
+          hastOf(node.children),
+        ),
+      ];
     }
     if (container.type === 'table') return [el('table', {}, [el('tbody', {}, hastOf(node.children))])];
     if (container.type === 'row') return [el('tr', {}, hastOf(node.children))];
@@ -83,25 +98,48 @@ export function writeHtml(draft: Draft): string {
 
 /** A post as a whole page: head with title, description, canonical address and language, an article with its title. */
 export function writeHtmlPage({ fields, draft }: PostDocument, metaTitle: string): string {
-  const titled = draft.blocks.some((block) => block.kind === 'heading' && block.level === 1 && block.text === fields.title);
-  const meta = (name: string, content: string) => (content ? [textNode('\n  '), el('meta', { name, content }, [])] : []);
+  const titled = draft.blocks.some(
+    (block) => block.kind === 'heading' && block.level === 1 && block.text === fields.title,
+  );
+  const meta = (name: string, content: string) =>
+    content ? [textNode('\n  '), el('meta', { name, content }, [])] : [];
   const head = el('head', {}, [
     textNode('\n  '),
     el('meta', { charSet: 'utf-8' }, []),
     ...(metaTitle ? [textNode('\n  '), el('title', {}, [textNode(metaTitle)])] : []),
     ...meta('description', fields.metaDescription),
     ...meta('author', fields.author),
-    ...(fields.canonical ? [textNode('\n  '), el('link', { rel: ['canonical'], href: fields.canonical }, [])] : []),
-    ...(fields.image ? [textNode('\n  '), el('meta', { property: 'og:image', content: fields.image }, [])] : []),
+    ...(fields.canonical
+      ? [textNode('\n  '), el('link', { rel: ['canonical'], href: fields.canonical }, [])]
+      : []),
+    ...(fields.image
+      ? [textNode('\n  '), el('meta', { property: 'og:image', content: fields.image }, [])]
+      : []),
     textNode('\n'),
   ]);
-  const featured = fields.image ? [el('figure', {}, [el('img', { src: fields.image, ...(fields.imageAlt === null ? {} : { alt: fields.imageAlt }) }, [])])] : [];
+  const featured = fields.image
+    ? [
+        el('figure', {}, [
+          el('img', { src: fields.image, ...(fields.imageAlt === null ? {} : { alt: fields.imageAlt }) }, []),
+        ]),
+      ]
+    : [];
   const article = [
     ...(fields.title && !titled ? [el('h1', {}, [textNode(fields.title)])] : []),
     ...featured,
     ...hastOf(nest(draft)),
   ].flatMap((node) => [textNode('\n'), node]);
-  const body = el('body', {}, [textNode('\n'), el('article', {}, [...article, textNode('\n')]), textNode('\n')]);
-  const html = el('html', fields.language ? { lang: fields.language } : {}, [textNode('\n'), head, textNode('\n'), body, textNode('\n')]);
+  const body = el('body', {}, [
+    textNode('\n'),
+    el('article', {}, [...article, textNode('\n')]),
+    textNode('\n'),
+  ]);
+  const html = el('html', fields.language ? { lang: fields.language } : {}, [
+    textNode('\n'),
+    head,
+    textNode('\n'),
+    body,
+    textNode('\n'),
+  ]);
   return `${toHtml({ type: 'root', children: [{ type: 'doctype' }, textNode('\n'), html] } as Root)}\n`;
 }

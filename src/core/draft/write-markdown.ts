@@ -8,7 +8,11 @@ import { type Inline, inlineTree, type Nested, nest } from './nest.ts';
 import type { PostDocument } from './post-fields.ts';
 import { hastOf, pictureNode } from './write-html.ts';
 
-const HTML_TAGS: Partial<Record<Mark['type'], string>> = { underline: 'u', superscript: 'sup', subscript: 'sub' };
+const HTML_TAGS: Partial<Record<Mark['type'], string>> = {
+  underline: 'u',
+  superscript: 'sup',
+  subscript: 'sub',
+};
 
 const html = (value: string) => ({ type: 'html' as const, value });
 
@@ -21,8 +25,16 @@ function phrasing(parts: Inline[], lineBreak: 'break' | 'html'): PhrasingContent
     const tag = HTML_TAGS[mark.type];
     if (tag) return [html(`<${tag}>`), ...children(), html(`</${tag}>`)];
     if (mark.type === 'code') return code(part.children, lineBreak);
-    if (mark.type === 'link') return [{ type: 'link', url: mark.href ?? '', title: mark.title ?? null, children: children() as never }];
-    return [{ type: mark.type === 'bold' ? 'strong' : mark.type === 'italic' ? 'emphasis' : 'delete', children: children() }];
+    if (mark.type === 'link')
+      return [
+        { type: 'link', url: mark.href ?? '', title: mark.title ?? null, children: children() as never },
+      ];
+    return [
+      {
+        type: mark.type === 'bold' ? 'strong' : mark.type === 'italic' ? 'emphasis' : 'delete',
+        children: children(),
+      },
+    ];
   });
 }
 
@@ -35,7 +47,13 @@ function code(parts: Inline[], lineBreak: 'break' | 'html'): PhrasingContent[] {
 
 function blockContent(block: Block): RootContent[] {
   if (block.kind === 'heading') {
-    return [{ type: 'heading', depth: (block.level ?? 2) as 1 | 2 | 3 | 4 | 5 | 6, children: phrasing(inlineTree(block), 'html') }];
+    return [
+      {
+        type: 'heading',
+        depth: (block.level ?? 2) as 1 | 2 | 3 | 4 | 5 | 6,
+        children: phrasing(inlineTree(block), 'html'),
+      },
+    ];
   }
   if (block.kind === 'divider') return [{ type: 'thematicBreak' }];
   if (block.kind === 'code') return [{ type: 'code', lang: block.language ?? null, value: block.text }];
@@ -43,7 +61,16 @@ function blockContent(block: Block): RootContent[] {
   if (block.kind === 'image') {
     const { src, alt, width, side, link, enlarge } = block.image!;
     // Markdown's own image says address and alternative text; whatever else is known needs a figure.
-    if (alt === '' || block.text || width || side || link || enlarge || (alt !== null && /\s$|^\s|\n/.test(alt))) return [html(toHtml(pictureNode(block)))];
+    if (
+      alt === '' ||
+      block.text ||
+      width ||
+      side ||
+      link ||
+      enlarge ||
+      (alt !== null && /\s$|^\s|\n/.test(alt))
+    )
+      return [html(toHtml(pictureNode(block)))];
     return [{ type: 'paragraph', children: [{ type: 'image', url: src, alt: alt ?? '' }] }];
   }
   return block.text === '' ? [] : [{ type: 'paragraph', children: phrasing(inlineTree(block), 'break') }];
@@ -57,10 +84,18 @@ function tableContent(node: Extract<Nested, { container: unknown }>): RootConten
       if (!('children' in cell) || cell.container.type !== 'cell' || cell.children.length !== 1) return false;
       const { header, colspan, rowspan } = cell.container;
       const [only] = cell.children;
-      return header === (at === 0) && !colspan && !rowspan && 'block' in only && only.block.kind === 'paragraph' && !only.block.text.includes('\n');
+      return (
+        header === (at === 0) &&
+        !colspan &&
+        !rowspan &&
+        'block' in only &&
+        only.block.kind === 'paragraph' &&
+        !only.block.text.includes('\n')
+      );
     }),
   );
-  if (!plain || rows.length === 0 || rows.some((cells) => cells.length !== rows[0].length)) return [html(toHtml({ type: 'root', children: hastOf([node]) }))];
+  if (!plain || rows.length === 0 || rows.some((cells) => cells.length !== rows[0].length))
+    return [html(toHtml({ type: 'root', children: hastOf([node]) }))];
   return [
     {
       type: 'table',
@@ -82,9 +117,24 @@ function contentOf(nodes: Nested[]): RootContent[] {
     if (container.type === 'table') return tableContent(node);
     const children = () => contentOf(node.children) as BlockContent[];
     if (container.type === 'quote') return [{ type: 'blockquote', children: children() }];
-    if (container.type === 'item') return [{ type: 'listItem', spread: node.children.filter((child) => 'block' in child).length > 1, children: children() }];
+    if (container.type === 'item')
+      return [
+        {
+          type: 'listItem',
+          spread: node.children.filter((child) => 'block' in child).length > 1,
+          children: children(),
+        },
+      ];
     if (container.type === 'list') {
-      return [{ type: 'list', ordered: container.ordered, start: container.ordered ? (container.start ?? 1) : null, spread: false, children: children() as never }];
+      return [
+        {
+          type: 'list',
+          ordered: container.ordered,
+          start: container.ordered ? (container.start ?? 1) : null,
+          spread: false,
+          children: children() as never,
+        },
+      ];
     }
     return children();
   });
@@ -93,7 +143,13 @@ function contentOf(nodes: Nested[]): RootContent[] {
 /** The body of a draft as GitHub-flavoured Markdown. */
 export function writeMarkdownBody(draft: Draft): string {
   const tree: Root = { type: 'root', children: contentOf(nest(draft)) };
-  return toMarkdown(tree, { extensions: [gfmToMarkdown({ tablePipeAlign: false })], bullet: '-', rule: '-', emphasis: '_', listItemIndent: 'one' });
+  return toMarkdown(tree, {
+    extensions: [gfmToMarkdown({ tablePipeAlign: false })],
+    bullet: '-',
+    rule: '-',
+    emphasis: '_',
+    listItemIndent: 'one',
+  });
 }
 
 /** A post as Markdown with front matter. */

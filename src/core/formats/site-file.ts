@@ -5,7 +5,9 @@ import { unknownSite } from '../site/index.ts';
 import validate from './generated/site-file-validator.js';
 
 /** Reads `site.json` of an exported folder: the settings, or why they cannot be used. */
-export function readSiteFile(text: string): { site: SiteSettings; problem: null } | { site: null; problem: string } {
+export function readSiteFile(
+  text: string,
+): { site: SiteSettings; problem: null } | { site: null; problem: string } {
   let json: unknown;
   try {
     json = JSON.parse(text);
@@ -14,9 +16,15 @@ export function readSiteFile(text: string): { site: SiteSettings; problem: null 
   }
   if (!validate(json)) {
     const [error] = validate.errors ?? [];
-    return { site: null, problem: `site.json is not valid${error?.instancePath ? ` at ${error.instancePath.slice(1)}` : ''}: ${error?.message ?? 'unknown shape'}.` };
+    return {
+      site: null,
+      problem: `site.json is not valid${error?.instancePath ? ` at ${error.instancePath.slice(1)}` : ''}: ${error?.message ?? 'unknown shape'}.`,
+    };
   }
-  const given = json as Partial<Omit<SiteSettings, 'pages' | 'profile'>> & { pages?: (string | { address: string; title?: string })[]; profile?: unknown };
+  const given = json as Partial<Omit<SiteSettings, 'pages' | 'profile'>> & {
+    pages?: (string | { address: string; title?: string })[];
+    profile?: unknown;
+  };
   let profile: Profile | null = null;
   if (given.profile) {
     const reading = readProfile(given.profile);
@@ -32,10 +40,15 @@ export function readSiteFile(text: string): { site: SiteSettings; problem: null 
     titlePattern: given.titlePattern ?? null,
     addressPattern: given.addressPattern ?? DEFAULT_ADDRESS_PATTERN,
     profile,
-    pages: (given.pages ?? []).map((page) => (typeof page === 'string' ? { address: page } : { address: page.address, ...(page.title ? { title: page.title } : {}) })),
+    pages: (given.pages ?? []).map((page) =>
+      typeof page === 'string'
+        ? { address: page }
+        : { address: page.address, ...(page.title ? { title: page.title } : {}) },
+    ),
   };
   return { site, problem: null };
 }
 
 /** Writes `site.json`; the profile is written whole, so that the folder scores alike anywhere. */
-export const writeSiteFile = (site: SiteSettings): string => `${JSON.stringify({ ...site, profile: site.profile ?? defaultProfile }, null, 2)}\n`;
+export const writeSiteFile = (site: SiteSettings): string =>
+  `${JSON.stringify({ ...site, profile: site.profile ?? defaultProfile }, null, 2)}\n`;

@@ -1,7 +1,22 @@
 import { ara, dan, deu, eng, fin, fra, ita, nld, nob, pol, por, rus, spa, swe, tur, ukr } from 'stopword';
 
 const LISTS: Record<string, string[]> = {
-  en: eng, de: deu, fr: fra, es: spa, it: ita, nl: nld, pt: por, sv: swe, da: dan, nb: nob, fi: fin, pl: pol, tr: tur, ru: rus, uk: ukr, ar: ara,
+  en: eng,
+  de: deu,
+  fr: fra,
+  es: spa,
+  it: ita,
+  nl: nld,
+  pt: por,
+  sv: swe,
+  da: dan,
+  nb: nob,
+  fi: fin,
+  pl: pol,
+  tr: tur,
+  ru: rus,
+  uk: ukr,
+  ar: ara,
 };
 
 let sets: [string, Set<string>][] | null = null;
@@ -40,4 +55,3 @@ export function detectLanguage(text: string): string {
 
 /** True where the English lists and formulas hold: a tag such as `en` or `en-GB`. */
 export const isEnglish = (language: string): boolean => /^en(?:-|$)/i.test(language);
-

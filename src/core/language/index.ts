@@ -8,10 +8,16 @@
 export { detectLanguage, isEnglish } from './detect.ts';
 export { areVariants, inflectionCandidates } from './inflections.ts';
 export { keywordKeys } from './keyword-keys.ts';
-export { MATCH_COUNTS, MATCH_KINDS, MATCH_VALUES, type Match, type MatchKind, PhraseMatcher } from './matcher.ts';
+export {
+  MATCH_COUNTS,
+  MATCH_KINDS,
+  MATCH_VALUES,
+  type Match,
+  type MatchKind,
+  PhraseMatcher,
+} from './matcher.ts';
 export { fold, normalForm } from './normal.ts';
 export { fleschKincaidGrade, fleschReadingEase } from './readability.ts';
-export { stem } from './stems.ts';
 export { isFunctionWord, isStopWord } from './stop-words.ts';
-export { Gap, plainWords, type Tokens, tokenize } from './tokens.ts';
+export { plainWords, type Tokens, tokenize } from './tokens.ts';
 export { Vocabulary } from './vocabulary.ts';

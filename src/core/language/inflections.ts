@@ -4,12 +4,14 @@ import { normalForm } from './normal.ts';
 
 /** Words whose ending is no inflection. */
 const WHOLE = new Set(
-  ('news lens series species means always perhaps besides sometimes yes this thus plus bus gas us its was has does is as ' +
+  (
+    'news lens series species means always perhaps besides sometimes yes this thus plus bus gas us its was has does is as ' +
     'less unless across gross glass class business analysis basis crisis bonus focus status virus atlas canvas campus census ' +
     'christmas texas various evening wedding morning ceiling sibling something anything nothing everything during king ring ' +
     'sing bring spring string thing wing swing sling cling sting viking herring sterling darling lightning shilling pudding ' +
     'red bed led fed shed bred sled seed feed need weed speed breed indeed exceed proceed hundred sacred naked wicked kindred ' +
-    'bleed greed deed reed steed freed united wing outing').split(' '),
+    'bleed greed deed reed steed freed united wing outing'
+  ).split(' '),
 );
 
 /** Verbs of everyday trade prose that the word lists know as nouns only. */
@@ -88,6 +90,7 @@ export function inflectionCandidates(normal: string): string[] {
 export function areVariants(a: string, aCandidates: string[], b: string, bCandidates: string[]): boolean {
   if (a === b) return true;
   return aCandidates.some(
-    (candidate) => bCandidates.includes(candidate) && (candidate === a || candidate === b || isKnownWord(candidate)),
+    (candidate) =>
+      bCandidates.includes(candidate) && (candidate === a || candidate === b || isKnownWord(candidate)),
   );
 }

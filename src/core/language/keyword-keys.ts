@@ -12,11 +12,15 @@ export function keywordKeys(phrase: string, english: boolean): string[] {
   const words = plainWords(phrase);
   if (words.length === 0) return [];
   if (!english) return [words.join('')];
-  const shortest = (word: string) => inflectionCandidates(normalForm(word)).reduce((best, next) => (next.length < best.length ? next : best));
+  const shortest = (word: string) =>
+    inflectionCandidates(normalForm(word)).reduce((best, next) => (next.length < best.length ? next : best));
   const content = words.filter((word) => !isFunctionWord(word));
   if (content.length < 2) return [words.map(shortest).join('')];
   const directional = words.some((word, at) => directionOf(word) !== 'none' && words[at - 1] !== 'how');
   const bases = content.map(shortest);
-  if (directional) return [words.map((word) => (directionOf(word) === 'none' ? shortest(word) : directionOf(word))).join('')];
+  if (directional)
+    return [
+      words.map((word) => (directionOf(word) === 'none' ? shortest(word) : directionOf(word))).join(''),
+    ];
   return [[...bases].sort().join(' '), bases.join('')];
 }

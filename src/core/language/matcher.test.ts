@@ -9,7 +9,8 @@ const vocabulary = new Vocabulary();
 function find(keyword: string, text: string, english = true) {
   return new PhraseMatcher([keyword], vocabulary, english).match(text, tokenize(text, vocabulary));
 }
-const kinds = (keyword: string, text: string, english = true) => find(keyword, text, english).map((match) => match.kind);
+const kinds = (keyword: string, text: string, english = true) =>
+  find(keyword, text, english).map((match) => match.kind);
 
 describe('kinds of a match', () => {
   it.each([
@@ -62,11 +63,16 @@ describe('kinds of a match', () => {
   });
 
   it('finds hundreds of phrases in one pass as if each were alone', () => {
-    const phrases = Array.from({ length: 300 }, (_, i) => ['bike bag', 'tent peg', 'ferry time', 'rain cape'][i % 4] + (i > 3 ? ` ${i}` : ''));
+    const phrases = Array.from(
+      { length: 300 },
+      (_, i) => ['bike bag', 'tent peg', 'ferry time', 'rain cape'][i % 4] + (i > 3 ? ` ${i}` : ''),
+    );
     const text = 'Bags for bikes. A bike bag, tent pegs and a rain cape 7 for the ferry times.';
     const together = new PhraseMatcher(phrases, vocabulary, true).match(text, tokenize(text, vocabulary));
     for (const [index, phrase] of phrases.entries()) {
-      expect(together.filter((match) => match.phrase === index).map((match) => match.start)).toEqual(find(phrase, text).map((match) => match.start));
+      expect(together.filter((match) => match.phrase === index).map((match) => match.start)).toEqual(
+        find(phrase, text).map((match) => match.start),
+      );
     }
   });
 });
@@ -78,22 +84,45 @@ describe('other languages', () => {
     expect(kinds('قائمة الرحلة', 'هذه قائمة الرحلة القصيرة.', false)).toEqual(['exact']);
   });
   it('finds phrases in scripts without spaces by their characters', () => {
-    expect(kinds('自転車旅行', '春の自転車旅行はたのしい。自転車旅行の準備。', false)).toEqual(['exact', 'exact']);
+    expect(kinds('自転車旅行', '春の自転車旅行はたのしい。自転車旅行の準備。', false)).toEqual([
+      'exact',
+      'exact',
+    ]);
   });
 });
 
 describe('the matcher', () => {
   it('never throws and never overlaps, whatever the text and the phrase', () => {
-    const words = fc.constantFrom('bike', 'bikes', 'tour', 'touring', 'the', 'to', 'e', 'list', ',', '.', '-', '\ud800', '自転車', '’s');
+    const words = fc.constantFrom(
+      'bike',
+      'bikes',
+      'tour',
+      'touring',
+      'the',
+      'to',
+      'e',
+      'list',
+      ',',
+      '.',
+      '-',
+      '\ud800',
+      '自転車',
+      '’s',
+    );
     const some = fc.array(words, { maxLength: 30 }).map((list) => list.join(' '));
     fc.assert(
-      fc.property(fc.oneof(some, fc.string()), fc.oneof(some, fc.string({ maxLength: 30 })), fc.boolean(), (text, phrase, english) => {
-        const matches = find(phrase, text, english);
-        for (const [at, match] of matches.entries()) {
-          expect(match.end).toBeGreaterThan(match.start);
-          if (at > 0) expect(match.start).toBeGreaterThanOrEqual(matches[at - 1].end);
-        }
-      }),
+      fc.property(
+        fc.oneof(some, fc.string()),
+        fc.oneof(some, fc.string({ maxLength: 30 })),
+        fc.boolean(),
+        (text, phrase, english) => {
+          const matches = find(phrase, text, english);
+          for (const [at, match] of matches.entries()) {
+            expect(match.end).toBeGreaterThan(match.start);
+            if (at > 0) expect(match.start).toBeGreaterThanOrEqual(matches[at - 1].end);
+          }
+        },
+      ),
       { numRuns: 400 },
     );
   });

@@ -8,10 +8,22 @@ export const MATCH_KINDS = ['exact', 'joined', 'inflected', 'split', 'reordered'
 export type MatchKind = (typeof MATCH_KINDS)[number];
 
 /** What presence of a kind is worth where a share is computed from it. */
-export const MATCH_VALUES: Record<MatchKind, number> = { exact: 1, joined: 1, inflected: 0.9, split: 0.6, reordered: 0.6 };
+export const MATCH_VALUES: Record<MatchKind, number> = {
+  exact: 1,
+  joined: 1,
+  inflected: 0.9,
+  split: 0.6,
+  reordered: 0.6,
+};
 
 /** What a use of a kind counts where uses are counted. */
-export const MATCH_COUNTS: Record<MatchKind, number> = { exact: 1, joined: 1, inflected: 1, split: 0.6, reordered: 0.6 };
+export const MATCH_COUNTS: Record<MatchKind, number> = {
+  exact: 1,
+  joined: 1,
+  inflected: 1,
+  split: 0.6,
+  reordered: 0.6,
+};
 
 /** One place where a phrase was found; offsets are UTF-16 code units of the text. */
 export interface Match {
@@ -81,7 +93,11 @@ export class PhraseMatcher {
       for (const candidate of slot.candidates) put(this.bySlot, candidate, { phrase: index, slot: at });
       if (slot.literal && this.english) return;
       for (let cut = 1; cut <= slot.normal.length - 2 && slot.normal.length >= 5; cut++) {
-        put(this.byHead, slot.normal.slice(0, cut), { phrase: index, slot: at, tail: slot.normal.slice(cut) });
+        put(this.byHead, slot.normal.slice(0, cut), {
+          phrase: index,
+          slot: at,
+          tail: slot.normal.slice(cut),
+        });
       }
     });
     for (let at = 0; at + 1 < phrase.slots.length; at++) {
@@ -98,12 +114,16 @@ export class PhraseMatcher {
     const normal = this.english ? this.vocabulary.normal(id) : form;
     const candidates = this.english ? this.vocabulary.candidates(id) : [normal];
     const roles: Role[] = [];
-    const has = (phrase: number, from: number) => roles.some((role) => role.phrase === phrase && role.from === from && role.tail === null);
+    const has = (phrase: number, from: number) =>
+      roles.some((role) => role.phrase === phrase && role.from === from && role.tail === null);
     for (const candidate of candidates) {
       for (const { phrase, slot: at } of this.bySlot.get(candidate) ?? []) {
         const slot = this.phrases[phrase]!.slots[at];
         if (has(phrase, at)) continue;
-        if (slot.literal ? slot.form !== form : !areVariants(normal, candidates, slot.normal, slot.candidates)) continue;
+        if (
+          slot.literal ? slot.form !== form : !areVariants(normal, candidates, slot.normal, slot.candidates)
+        )
+          continue;
         roles.push({ phrase, from: at, to: at, quality: slot.form === form ? 0 : 2, tail: null });
       }
       for (const { phrase, from, to } of this.byClosed.get(candidate) ?? []) {
@@ -150,7 +170,12 @@ export class PhraseMatcher {
       let quality = role.quality;
       if (role.tail !== null) {
         const next = at + 1;
-        if (next >= tokens.length || tokens.sentences[next] !== tokens.sentences[at] || !isJoint(tokens.gaps[next])) continue;
+        if (
+          next >= tokens.length ||
+          tokens.sentences[next] !== tokens.sentences[at] ||
+          !isJoint(tokens.gaps[next])
+        )
+          continue;
         const normal = this.vocabulary.normal(tokens.ids[next]);
         if (normal !== role.tail) {
           if (!this.english || !this.vocabulary.candidates(tokens.ids[next]).includes(role.tail)) continue;
@@ -185,7 +210,14 @@ export class PhraseMatcher {
     const occurrences = this.found[index];
     const hits: Match[] = [];
     const add = (first: number, last: number, kind: MatchKind) =>
-      hits.push({ phrase: index, kind, start: tokens.starts[first], end: tokens.ends[last], firstToken: first, lastToken: last });
+      hits.push({
+        phrase: index,
+        kind,
+        start: tokens.starts[first],
+        end: tokens.ends[last],
+        firstToken: first,
+        lastToken: last,
+      });
     for (const start of occurrences) {
       if (start.from === 0) {
         const chain = this.ordered(phrase, tokens, occurrences, [start]);
@@ -194,7 +226,8 @@ export class PhraseMatcher {
           if (exact) add(exact.first, exact.last, exact.kind);
           else if (!phrase.strict || chain.every((part) => part.quality < 2) || this.english) {
             const kind = this.kindOf(tokens, chain);
-            if (kind !== null && !(phrase.strict && kind === 'split')) add(chain[0].first, chain.at(-1)!.last, kind);
+            if (kind !== null && !(phrase.strict && kind === 'split'))
+              add(chain[0].first, chain.at(-1)!.last, kind);
           }
         }
       }
@@ -204,21 +237,33 @@ export class PhraseMatcher {
       }
     }
     if (hits.length === 0) return;
-    hits.sort((a, b) => MATCH_KINDS.indexOf(a.kind) - MATCH_KINDS.indexOf(b.kind) || a.firstToken - b.firstToken || a.lastToken - b.lastToken);
+    hits.sort(
+      (a, b) =>
+        MATCH_KINDS.indexOf(a.kind) - MATCH_KINDS.indexOf(b.kind) ||
+        a.firstToken - b.firstToken ||
+        a.lastToken - b.lastToken,
+    );
     const taken: Match[] = [];
     for (const hit of hits) {
-      if (taken.every((other) => hit.lastToken < other.firstToken || hit.firstToken > other.lastToken)) taken.push(hit);
+      if (taken.every((other) => hit.lastToken < other.firstToken || hit.firstToken > other.lastToken))
+        taken.push(hit);
     }
     out.push(...taken);
   }
 
   /** The nearest way to place the remaining slots in order after the chain's last part. */
-  private ordered(phrase: Phrase, tokens: Tokens, all: Occurrence[], chain: Occurrence[]): Occurrence[] | null {
+  private ordered(
+    phrase: Phrase,
+    tokens: Tokens,
+    all: Occurrence[],
+    chain: Occurrence[],
+  ): Occurrence[] | null {
     const last = chain.at(-1)!;
     if (last.to === phrase.slots.length - 1) return chain;
     const limit = phrase.strict ? 0 : WIDEST_GAP;
     for (const next of all) {
-      if (next.from !== last.to + 1 || next.first <= last.last || next.first - last.last - 1 > limit) continue;
+      if (next.from !== last.to + 1 || next.first <= last.last || next.first - last.last - 1 > limit)
+        continue;
       if (!this.directionHolds(phrase, tokens, last, next)) continue;
       const done = this.ordered(phrase, tokens, all, [...chain, next]);
       if (done) return done;
@@ -252,7 +297,8 @@ export class PhraseMatcher {
     let text = first;
     let part = 0;
     for (let token = 0; token < phrase.forms.length; ) {
-      const inPart = part < chain.length && phrase.slots[chain[part].from].token === token ? chain[part] : null;
+      const inPart =
+        part < chain.length && phrase.slots[chain[part].from].token === token ? chain[part] : null;
       if (inPart) {
         if (inPart.first !== text) return null;
         if (inPart.quality === 1) kind = 'joined';
@@ -280,7 +326,12 @@ export class PhraseMatcher {
   }
 
   /** All slots in any order, at most one other word between neighbours, no clause break. */
-  private reordered(phrase: Phrase, tokens: Tokens, all: Occurrence[], start: Occurrence): { first: number; last: number } | null {
+  private reordered(
+    phrase: Phrase,
+    tokens: Tokens,
+    all: Occurrence[],
+    start: Occurrence,
+  ): { first: number; last: number } | null {
     let mask = 0;
     const full = 2 ** phrase.slots.length - 1;
     const take = (part: Occurrence) => {
@@ -289,7 +340,9 @@ export class PhraseMatcher {
     take(start);
     let last = start;
     while (mask !== full) {
-      const next = all.find((part) => part.first > last.last && !(mask & (2 ** part.from)) && this.near(tokens, last, part));
+      const next = all.find(
+        (part) => part.first > last.last && !(mask & (2 ** part.from)) && this.near(tokens, last, part),
+      );
       if (!next) return null;
       take(next);
       last = next;

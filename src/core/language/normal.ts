@@ -16,8 +16,14 @@ export function normalForm(word: string): string {
   let form = fold(word);
   if (/[^a-z0-9]/.test(form)) {
     form = form.replace(/'s?$/, '').normalize('NFD').replace(/\p{M}/gu, '').normalize('NFC');
-    form = form.replaceAll("'", '').replaceAll('ß', 'ss').replaceAll('æ', 'ae').replaceAll('œ', 'oe').replaceAll('ø', 'o');
+    form = form
+      .replaceAll("'", '')
+      .replaceAll('ß', 'ss')
+      .replaceAll('æ', 'ae')
+      .replaceAll('œ', 'oe')
+      .replaceAll('ø', 'o');
   }
-  if (form.length > 5) form = form.replace(/is(e|ed|es|ing|er|ers|ation|ations)$/, 'iz$1').replace(/ys(e|ed|es|ing)$/, 'yz$1');
+  if (form.length > 5)
+    form = form.replace(/is(e|ed|es|ing|er|ers|ation|ations)$/, 'iz$1').replace(/ys(e|ed|es|ing)$/, 'yz$1');
   return form;
 }

@@ -5,7 +5,12 @@ import type { Vocabulary } from './vocabulary.ts';
 /** Which way a function word points: a phrase with one may not be turned round. */
 export type Direction = 'none' | 'towards' | 'from';
 
-const DIRECTIONS: Record<string, Direction> = { to: 'towards', into: 'towards', for: 'towards', from: 'from' };
+const DIRECTIONS: Record<string, Direction> = {
+  to: 'towards',
+  into: 'towards',
+  for: 'towards',
+  from: 'from',
+};
 
 /** One word of a phrase that a text must hold. */
 export interface Slot {
@@ -72,7 +77,9 @@ export function compilePhrase(text: string, vocabulary: Vocabulary, english: boo
     }
     return 'none';
   });
-  const directional = forms.some((form, at) => directionOf(form) !== 'none' && !(form === 'to' && forms[at - 1] === 'how'));
+  const directional = forms.some(
+    (form, at) => directionOf(form) !== 'none' && !(form === 'to' && forms[at - 1] === 'how'),
+  );
   return {
     text: trimmed,
     slots,

@@ -1,6 +1,8 @@
 const ABBREVIATIONS = new Set(
-  ('mr mrs ms dr prof st sr jr vs etc e.g i.e eg ie cf al fig figs no nos vol vols ch pp ca approx dept est inc ltd co corp ' +
-    'jan feb mar apr jun jul aug sep sept oct nov dec mon tue wed thu fri sat sun a.m p.m am pm u.s u.k bzw usw z.b d.h').split(' '),
+  (
+    'mr mrs ms dr prof st sr jr vs etc e.g i.e eg ie cf al fig figs no nos vol vols ch pp ca approx dept est inc ltd co corp ' +
+    'jan feb mar apr jun jul aug sep sept oct nov dec mon tue wed thu fri sat sun a.m p.m am pm u.s u.k bzw usw z.b d.h'
+  ).split(' '),
 );
 
 const CLOSERS = /["'”’»)\]]/;

@@ -2,10 +2,12 @@ import { eng } from 'stopword';
 
 /** Words that carry grammar rather than meaning; the phrase matcher passes over them. */
 const FUNCTION_WORDS = new Set(
-  ('a an the and or but nor so of in on at by for from to into onto with within about over under between through during ' +
+  (
+    'a an the and or but nor so of in on at by for from to into onto with within about over under between through during ' +
     'before after as than that this these those is are was were be been being am do does did has have had having will would ' +
     'can could shall should may might must it its i you he she we they me him her us them my your his our their mine yours ' +
-    'who whom whose which what when where why how if then there here up down out off while because until upon via per').split(' '),
+    'who whom whose which what when where why how if then there here up down out off while because until upon via per'
+  ).split(' '),
 );
 
 /** Small words that change the meaning: content for the matcher. */

@@ -1,6 +1,18 @@
 import { syllable } from 'syllable';
 
-const SPOKEN: Record<string, number> = { etc: 4, http: 4, https: 5, html: 4, css: 3, url: 3, pdf: 3, km: 3, kg: 3, mm: 4, cm: 4 };
+const SPOKEN: Record<string, number> = {
+  etc: 4,
+  http: 4,
+  https: 5,
+  html: 4,
+  css: 3,
+  url: 3,
+  pdf: 3,
+  km: 3,
+  kg: 3,
+  mm: 4,
+  cm: 4,
+};
 
 /** Syllables of an English word as spoken; digits count one each, at least 1. */
 export function syllablesOf(word: string): number {

@@ -23,12 +23,19 @@ export function comparablePath(address: string, base = '/'): string | null {
   } catch {
     // A stray per cent sign: the path as written will do.
   }
-  path = path.toLowerCase().replace(/\/index\.(?:html?|php)$/, '/').replace(/\.(?:html?|php|md|markdown|txt)$/, '').replace(/\/+$/, '');
+  path = path
+    .toLowerCase()
+    .replace(/\/index\.(?:html?|php)$/, '/')
+    .replace(/\.(?:html?|php|md|markdown|txt)$/, '')
+    .replace(/\/+$/, '');
   return path === '' ? '/' : path;
 }
 
 /** What kind of place a link leads to. `host` is the site's own, as an address or a bare host name; null: not known. */
-export function linkKind(href: string, host: string | null): 'internal' | 'external' | 'fragment' | 'mail' | 'other' {
+export function linkKind(
+  href: string,
+  host: string | null,
+): 'internal' | 'external' | 'fragment' | 'mail' | 'other' {
   const trimmed = href.trim();
   if (trimmed.startsWith('#')) return 'fragment';
   if (/^mailto:/i.test(trimmed)) return 'mail';
@@ -38,4 +45,10 @@ export function linkKind(href: string, host: string | null): 'internal' | 'exter
 }
 
 const bareHost = (host: string) =>
-  host.toLowerCase().replace(/^https?:\/\//, '').replace(/[/?#].*$/, '').replace(/^.*@/, '').replace(/:\d+$/, '').replace(/^www\./, '');
+  host
+    .toLowerCase()
+    .replace(/^https?:\/\//, '')
+    .replace(/[/?#].*$/, '')
+    .replace(/^.*@/, '')
+    .replace(/:\d+$/, '')
+    .replace(/^www\./, '');

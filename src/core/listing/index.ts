@@ -10,4 +10,4 @@ export { type CutLine, cutToWidth } from './cut.ts';
 export { DEFAULT_TITLE_PATTERN, effectiveMetaTitle } from './meta-title.ts';
 export { openingSentences, openingWords } from './opening.ts';
 export { slugOf } from './slugs.ts';
-export { DESCRIPTION_SIZE, pixelWidth, runningWidths, TITLE_SIZE } from './widths.ts';
+export { DESCRIPTION_SIZE, pixelWidth, TITLE_SIZE } from './widths.ts';

@@ -1,5 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { comparablePath, cutToWidth, effectiveMetaTitle, linkKind, openingSentences, openingWords, pixelWidth, postPath, slugOf } from './index.ts';
+import {
+  comparablePath,
+  cutToWidth,
+  effectiveMetaTitle,
+  linkKind,
+  openingSentences,
+  openingWords,
+  pixelWidth,
+  postPath,
+  slugOf,
+} from './index.ts';
 
 describe('pixel widths', () => {
   // Advances of the face in units of 2048 to the em: A 1366, V 1366, kern A-V -152, space 569, i 455.
@@ -13,12 +23,14 @@ describe('pixel widths', () => {
     expect(pixelWidth('\u200d', 20)).toBe(0);
     expect(pixelWidth('', 20)).toBe(0);
   });
-  it('never shrinks to nothing by decomposing letters', () => expect(pixelWidth('é', 20)).toBeCloseTo(pixelWidth('e\u0301', 20), 6));
+  it('never shrinks to nothing by decomposing letters', () =>
+    expect(pixelWidth('é', 20)).toBeCloseTo(pixelWidth('e\u0301', 20), 6));
 });
 
 describe('where a results page cuts', () => {
   const title = 'Bike tour packing list: what a first trip of four days really needs and what stays home';
-  it('leaves a line that fits', () => expect(cutToWidth('Packing light', 20, 580)).toEqual({ shown: 'Packing light', cut: null }));
+  it('leaves a line that fits', () =>
+    expect(cutToWidth('Packing light', 20, 580)).toEqual({ shown: 'Packing light', cut: null }));
   it('cuts at a word so that the ellipsis fits', () => {
     const { shown, cut } = cutToWidth(title, 20, 580);
     expect(title.slice(0, cut!)).toMatch(/\w$/);
@@ -26,7 +38,8 @@ describe('where a results page cuts', () => {
     expect(pixelWidth(shown, 20)).toBeLessThanOrEqual(580);
     expect(pixelWidth(shown, 20)).toBeGreaterThan(480);
   });
-  it('cuts between characters where there are no spaces', () => expect(cutToWidth('旅'.repeat(60), 20, 580).cut).toBe(27));
+  it('cuts between characters where there are no spaces', () =>
+    expect(cutToWidth('旅'.repeat(60), 20, 580).cut).toBe(27));
 });
 
 describe('slugs', () => {
@@ -51,11 +64,22 @@ describe('addresses', () => {
     ['/100%', '/100%'],
   ])('%s compares as %s', (href, path) => expect(comparablePath(href, '/journal/packing')).toBe(path));
   it.each([
-    ['/a', 'internal'], ['a', 'internal'], ['#a', 'fragment'], ['mailto:x@y.example', 'mail'], ['tel:1', 'other'],
-    ['https://www.saltmarsh.example/a', 'internal'], ['//saltmarsh.example', 'internal'], ['https://tide.example', 'external'],
+    ['/a', 'internal'],
+    ['a', 'internal'],
+    ['#a', 'fragment'],
+    ['mailto:x@y.example', 'mail'],
+    ['tel:1', 'other'],
+    ['https://www.saltmarsh.example/a', 'internal'],
+    ['//saltmarsh.example', 'internal'],
+    ['https://tide.example', 'external'],
   ])('%s is %s', (href, kind) => expect(linkKind(href, 'https://saltmarsh.example')).toBe(kind));
-  it('without a known host an absolute address is external', () => expect(linkKind('https://saltmarsh.example/a', null)).toBe('external'));
-  it('a post lives where the pattern says', () => expect([postPath('/journal/{slug}/', 'tides'), postPath('/{slug}', '')]).toEqual(['/journal/tides/', null]));
+  it('without a known host an absolute address is external', () =>
+    expect(linkKind('https://saltmarsh.example/a', null)).toBe('external'));
+  it('a post lives where the pattern says', () =>
+    expect([postPath('/journal/{slug}/', 'tides'), postPath('/{slug}', '')]).toEqual([
+      '/journal/tides/',
+      null,
+    ]));
 });
 
 describe('what stands in for missing words', () => {
@@ -66,7 +90,9 @@ describe('what stands in for missing words', () => {
   });
   it('the opening, in whole sentences that fit', () => {
     expect(openingWords(['One two', 'three  four'], 3)).toBe('One two three');
-    expect(openingSentences(['Pack light. ', 'Ride far. ', 'W'.repeat(90)], 920)).toBe('Pack light. Ride far.');
+    expect(openingSentences(['Pack light. ', 'Ride far. ', 'W'.repeat(90)], 920)).toBe(
+      'Pack light. Ride far.',
+    );
     expect(openingSentences(['W'.repeat(90)], 920)).toBe('');
   });
 });

@@ -2,7 +2,12 @@
 export const DEFAULT_TITLE_PATTERN = '{title} | {site}';
 
 /** The meta title that a page would carry: the one written, or the title, put through the site's pattern. */
-export function effectiveMetaTitle(metaTitle: string, title: string, pattern: string | null, siteName: string): string {
+export function effectiveMetaTitle(
+  metaTitle: string,
+  title: string,
+  pattern: string | null,
+  siteName: string,
+): string {
   const own = metaTitle.trim() || title.trim();
   if (own === '' || pattern === null) return own;
   // A pattern that names a site without a name would leave a stray separator.

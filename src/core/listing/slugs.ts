@@ -6,6 +6,13 @@ export function slugOf(text: string): string {
   const letters = text.match(/\p{L}/gu)?.length ?? 0;
   const kept = latin.match(/[a-z]/g)?.length ?? 0;
   // Chinese, Japanese, Korean and others have no transliteration: their own letters make the slug.
-  if (letters > 0 && kept < letters / 2) return text.toLowerCase().normalize('NFC').match(/[\p{L}\p{M}\p{N}]+/gu)?.join('-') ?? '';
+  if (letters > 0 && kept < letters / 2)
+    return (
+      text
+        .toLowerCase()
+        .normalize('NFC')
+        .match(/[\p{L}\p{M}\p{N}]+/gu)
+        ?.join('-') ?? ''
+    );
   return latin;
 }

@@ -12,17 +12,23 @@ const pairKey = (left: number, right: number) => left * 65_536 + right;
 function widths(): Table {
   if (table) return table;
   const advances = new Map<number, number>();
-  for (const [start, run] of advanceRuns) run.forEach((width, at) => advances.set(start + at, width));
+  for (const [start, run] of advanceRuns)
+    run.forEach((width, at) => {
+      advances.set(start + at, width);
+    });
   const kerns = new Map<number, number>();
   for (const [left, cells] of Object.entries(kernPairs)) {
-    for (const [kern, rights] of cells) for (const right of rights) kerns.set(pairKey(left.codePointAt(0)!, right.codePointAt(0)!), kern);
+    for (const [kern, rights] of cells)
+      for (const right of rights) kerns.set(pairKey(left.codePointAt(0)!, right.codePointAt(0)!), kern);
   }
   table = { advances, kerns };
   return table;
 }
 
+// biome-ignore lint/suspicious/noMisleadingCharacterClass: these are the combining characters themselves
 const INVISIBLE = /[\p{M}\u200b-\u200f\u2060\ufe00-\ufe0f\u00ad]/u;
-const FULL_WIDTH = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}\u3000-\u303f\uff00-\uff60\p{Extended_Pictographic}]/u;
+const FULL_WIDTH =
+  /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}\u3000-\u303f\uff00-\uff60\p{Extended_Pictographic}]/u;
 
 /** Width in em of a character that the face does not have: 1 for full-width scripts and emoji, about half for others. */
 function fallbackEm(char: string): number {

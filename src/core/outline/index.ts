@@ -1,4 +1,14 @@
 /**
  * Outline: the plan of a post's headings, and its way into the draft and back.
  */
-export { addItem, moveItem, nestItem, newItem, type Outline, type OutlineItem, outlineFromDraft, removeItem, sendOutline } from './outline.ts';
+export {
+  addItem,
+  moveItem,
+  nestItem,
+  newItem,
+  type Outline,
+  type OutlineItem,
+  outlineFromDraft,
+  removeItem,
+  sendOutline,
+} from './outline.ts';

@@ -1,19 +1,59 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readMarkdown } from '../draft/index.ts';
-import { addItem, moveItem, nestItem, type Outline, outlineFromDraft, removeItem, sendOutline } from './index.ts';
+import {
+  addItem,
+  moveItem,
+  nestItem,
+  type Outline,
+  outlineFromDraft,
+  removeItem,
+  sendOutline,
+} from './index.ts';
 
-const plan = (...rows: string[]): Outline => rows.map((row) => ({ id: row.slice(2), level: Number(row[0]), text: row.slice(2), note: '' }));
+const plan = (...rows: string[]): Outline =>
+  rows.map((row) => ({ id: row.slice(2), level: Number(row[0]), text: row.slice(2), note: '' }));
 const rows = (outline: Outline) => outline.map((item) => `${item.level} ${item.text}`);
 const trip = plan('2 Weigh', '3 Scale', '2 Clothes', '3 Ride', '4 Shorts', '2 Tools');
 
 describe('ordering and nesting', () => {
-  it('nests a branch under the item before', () => expect(rows(nestItem(trip, 2, 1))).toEqual(['2 Weigh', '3 Scale', '3 Clothes', '4 Ride', '4 Shorts', '2 Tools']));
-  it('lifts a branch', () => expect(rows(nestItem(trip, 3, -1))).toEqual(['2 Weigh', '3 Scale', '2 Clothes', '2 Ride', '3 Shorts', '2 Tools']));
-  it('leaves what cannot go deeper or higher', () => expect([nestItem(trip, 0, 1), nestItem(trip, 0, -1)]).toEqual([trip, trip]));
+  it('nests a branch under the item before', () =>
+    expect(rows(nestItem(trip, 2, 1))).toEqual([
+      '2 Weigh',
+      '3 Scale',
+      '3 Clothes',
+      '4 Ride',
+      '4 Shorts',
+      '2 Tools',
+    ]));
+  it('lifts a branch', () =>
+    expect(rows(nestItem(trip, 3, -1))).toEqual([
+      '2 Weigh',
+      '3 Scale',
+      '2 Clothes',
+      '2 Ride',
+      '3 Shorts',
+      '2 Tools',
+    ]));
+  it('leaves what cannot go deeper or higher', () =>
+    expect([nestItem(trip, 0, 1), nestItem(trip, 0, -1)]).toEqual([trip, trip]));
   it('moves a branch past its neighbour', () => {
-    expect(rows(moveItem(trip, 2, -1))).toEqual(['2 Clothes', '3 Ride', '4 Shorts', '2 Weigh', '3 Scale', '2 Tools']);
-    expect(rows(moveItem(trip, 0, 1))).toEqual(['2 Clothes', '3 Ride', '4 Shorts', '2 Weigh', '3 Scale', '2 Tools']);
+    expect(rows(moveItem(trip, 2, -1))).toEqual([
+      '2 Clothes',
+      '3 Ride',
+      '4 Shorts',
+      '2 Weigh',
+      '3 Scale',
+      '2 Tools',
+    ]);
+    expect(rows(moveItem(trip, 0, 1))).toEqual([
+      '2 Clothes',
+      '3 Ride',
+      '4 Shorts',
+      '2 Weigh',
+      '3 Scale',
+      '2 Tools',
+    ]);
   });
   it('adds behind a branch and takes out', () => {
     expect(rows(addItem(trip, 2, { id: 'x', text: 'New', note: '' }))[5]).toBe('2 New');
@@ -24,9 +64,16 @@ describe('ordering and nesting', () => {
       fc.property(fc.array(fc.tuple(fc.nat(5), fc.constantFrom('in', 'out', 'up', 'down'))), (steps) => {
         let outline: Outline = trip;
         for (const [at, step] of steps) {
-          outline = step === 'in' ? nestItem(outline, at, 1) : step === 'out' ? nestItem(outline, at, -1) : moveItem(outline, at, step === 'up' ? -1 : 1);
+          outline =
+            step === 'in'
+              ? nestItem(outline, at, 1)
+              : step === 'out'
+                ? nestItem(outline, at, -1)
+                : moveItem(outline, at, step === 'up' ? -1 : 1);
           expect(outline.map((item) => item.id).sort()).toEqual(trip.map((item) => item.id).sort());
-          outline.forEach((item, index) => expect(item.level).toBeLessThanOrEqual(index === 0 ? 2 : outline[index - 1].level + 1));
+          for (const [index, item] of outline.entries()) {
+            expect(item.level).toBeLessThanOrEqual(index === 0 ? 2 : outline[index - 1].level + 1);
+          }
         }
       }),
     );
@@ -41,11 +88,21 @@ describe('into the draft and back', () => {
     const outline = addItem(read, 0, { id: 'new', text: 'Clothes', note: 'two sets' });
     const sent = sendOutline(draft, outline);
     expect(sent).toMatchObject({ added: 1, renamed: 0 });
-    expect(sent.draft.blocks.map((block) => block.text)).toEqual(['Intro.', 'Weigh', 'On a scale.', 'Clothes', 'Tools', 'A pump.']);
+    expect(sent.draft.blocks.map((block) => block.text)).toEqual([
+      'Intro.',
+      'Weigh',
+      'On a scale.',
+      'Clothes',
+      'Tools',
+      'A pump.',
+    ]);
     expect(sendOutline(sent.draft, outline)).toMatchObject({ added: 0, renamed: 0 });
   });
   it('carries changed words and levels over', () => {
-    const sent = sendOutline(draft, read.map((item, at) => (at === 1 ? { ...item, text: 'Tools to carry', level: 3 } : item)));
+    const sent = sendOutline(
+      draft,
+      read.map((item, at) => (at === 1 ? { ...item, text: 'Tools to carry', level: 3 } : item)),
+    );
     expect(sent.renamed).toBe(1);
     expect(sent.draft.blocks[3]).toMatchObject({ text: 'Tools to carry', level: 3 });
   });
@@ -54,7 +111,15 @@ describe('into the draft and back', () => {
     expect(sent.draft.blocks.map((block) => block.text)).toEqual(['Intro.', 'A', 'B']);
   });
   it('keeps notes and planned headings when read back', () => {
-    const planned = addItem(read.map((item) => ({ ...item, note: `about ${item.text}` })), 0, { id: 'p', text: 'Planned', note: 'later' });
-    expect(outlineFromDraft(draft, planned).map((item) => [item.text, item.note])).toEqual([['Weigh', 'about Weigh'], ['Planned', 'later'], ['Tools', 'about Tools']]);
+    const planned = addItem(
+      read.map((item) => ({ ...item, note: `about ${item.text}` })),
+      0,
+      { id: 'p', text: 'Planned', note: 'later' },
+    );
+    expect(outlineFromDraft(draft, planned).map((item) => [item.text, item.note])).toEqual([
+      ['Weigh', 'about Weigh'],
+      ['Planned', 'later'],
+      ['Tools', 'about Tools'],
+    ]);
   });
 });

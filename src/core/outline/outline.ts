@@ -23,15 +23,17 @@ export function branchLength(outline: Outline, at: number): number {
 }
 
 /** How deep an item may lie at most: one below the item before it. */
-const deepestAt = (outline: Outline, at: number) => (at === 0 ? TOP : Math.min(DEEPEST, outline[at - 1].level + 1));
+const deepestAt = (outline: Outline, at: number) =>
+  at === 0 ? TOP : Math.min(DEEPEST, outline[at - 1].level + 1);
 
 /** Levels put right after a move, so that none skips. */
-function settled(outline: OutlineItem[]): OutlineItem[] {
-  return outline.reduce<OutlineItem[]>((out, item) => {
-    const level = Math.min(Math.max(item.level, TOP), deepestAt([...out, item], out.length));
+function settled(outline: readonly OutlineItem[]): OutlineItem[] {
+  const out: OutlineItem[] = [];
+  for (const item of outline) {
+    const level = Math.min(Math.max(item.level, TOP), deepestAt(out, out.length));
     out.push(level === item.level ? item : { ...item, level });
-    return out;
-  }, []);
+  }
+  return out;
 }
 
 /** Nests an item with its branch one deeper (+1) or one higher (-1); the same outline where that cannot be. */
@@ -40,7 +42,11 @@ export function nestItem(outline: Outline, at: number, by: 1 | -1): Outline {
   const level = item.level + by;
   if (level < TOP || level > deepestAt(outline, at)) return outline;
   const size = branchLength(outline, at);
-  return settled(outline.map((other, index) => (index >= at && index < at + size ? { ...other, level: Math.min(DEEPEST, other.level + by) } : other)));
+  return settled(
+    outline.map((other, index) =>
+      index >= at && index < at + size ? { ...other, level: Math.min(DEEPEST, other.level + by) } : other,
+    ),
+  );
 }
 
 /** Moves an item with its branch past the branch before (-1) or after (+1) it; the same outline at the ends. */
@@ -81,7 +87,10 @@ export function outlineFromDraft(draft: Draft, before: Outline): Outline {
   // Planned headings that the draft does not have stay behind the item they followed.
   before.forEach((item, at) => {
     if (known.has(item.id) || item.text.trim() === '') return;
-    const anchor = before.slice(0, at).reverse().find((other) => out.some((placed) => placed.id === other.id));
+    const anchor = before
+      .slice(0, at)
+      .reverse()
+      .find((other) => out.some((placed) => placed.id === other.id));
     const place = anchor ? out.findIndex((placed) => placed.id === anchor.id) + 1 : 0;
     out.splice(place, 0, item);
   });
@@ -111,13 +120,23 @@ export function sendOutline(draft: Draft, outline: Outline): SentOutline {
       const block = blocks[at];
       if (block.text !== item.text || block.level !== item.level) {
         renamed += 1;
-        blocks[at] = block.text === item.text ? { ...block, level: item.level } : { ...block, level: item.level, text: item.text, marks: [] };
+        blocks[at] =
+          block.text === item.text
+            ? { ...block, level: item.level }
+            : { ...block, level: item.level, text: item.text, marks: [] };
       }
       place = sectionEnd(blocks, at);
     } else {
       // The first heading of all comes after the introduction.
       if (place === 0) place = sectionEnd(blocks, -1);
-      blocks = blocks.toSpliced(place, 0, { id: item.id, kind: 'heading', level: item.level, path: [], text: item.text.trim(), marks: [] });
+      blocks = blocks.toSpliced(place, 0, {
+        id: item.id,
+        kind: 'heading',
+        level: item.level,
+        path: [],
+        text: item.text.trim(),
+        marks: [],
+      });
       added += 1;
       place += 1;
     }
@@ -133,4 +152,8 @@ function sectionEnd(blocks: readonly Block[], at: number): number {
 }
 
 /** An empty item. */
-export const newItem = (nextId: NextId, text = ''): Omit<OutlineItem, 'level'> => ({ id: nextId(), text, note: '' });
+export const newItem = (nextId: NextId, text = ''): Omit<OutlineItem, 'level'> => ({
+  id: nextId(),
+  text,
+  note: '',
+});

@@ -5,4 +5,10 @@
  * post within its site.
  */
 export { emptyScene, type Scene, scorePost } from './score-post.ts';
-export { type IndexedPost, indexedPost, pathOfPost, SiteIndex, type SiteSettings, unknownSite } from './site-index.ts';
+export {
+  type IndexedPost,
+  indexedPost,
+  SiteIndex,
+  type SiteSettings,
+  unknownSite,
+} from './site-index.ts';

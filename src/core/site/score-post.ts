@@ -1,6 +1,21 @@
-import { type Context, defaultProfile, type DraftFacts, type DraftReadings, type DraftSettings, type PictureSize, type ScoreReport, scoreDraft } from '../criteria/index.ts';
+import {
+  type Context,
+  type DraftFacts,
+  type DraftReadings,
+  type DraftSettings,
+  defaultProfile,
+  type PictureSize,
+  type ScoreReport,
+  scoreDraft,
+} from '../criteria/index.ts';
 import type { PostDocument } from '../draft/index.ts';
-import { type IndexedPost, pathOfPost, type SiteIndex, type SiteSettings, unknownSite } from './site-index.ts';
+import {
+  type IndexedPost,
+  pathOfPost,
+  type SiteIndex,
+  type SiteSettings,
+  unknownSite,
+} from './site-index.ts';
 
 /** What a post is scored within. */
 export interface Scene {
@@ -14,7 +29,12 @@ export interface Scene {
 export const emptyScene = (): Scene => ({ site: unknownSite(), index: null, pictures: new Map() });
 
 /** Facts and report of one post. The one way that the page's worker, the server and the command line all take. */
-export function scorePost(document: PostDocument, post: IndexedPost, scene: Scene, readings: DraftReadings): { facts: DraftFacts; context: Context; report: ScoreReport } {
+export function scorePost(
+  document: PostDocument,
+  post: IndexedPost,
+  scene: Scene,
+  readings: DraftReadings,
+): { facts: DraftFacts; context: Context; report: ScoreReport } {
   const { site, index, pictures } = scene;
   const profile = site.profile ?? defaultProfile;
   const settings: DraftSettings = {

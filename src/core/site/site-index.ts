@@ -1,7 +1,7 @@
+import type { PostRef, Profile, SiteFacts } from '../criteria/index.ts';
 import type { PostDocument } from '../draft/index.ts';
 import { isEnglish, keywordKeys } from '../language/index.ts';
 import { comparablePath, DEFAULT_ADDRESS_PATTERN, effectiveMetaTitle, postPath } from '../listing/index.ts';
-import type { PostRef, Profile, SiteFacts } from '../criteria/index.ts';
 
 /** A site as scoring needs it. */
 export interface SiteSettings {
@@ -21,7 +21,14 @@ export interface SiteSettings {
 
 /** A site of which nothing is known. */
 export const unknownSite = (): SiteSettings => ({
-  name: '', baseAddress: '', language: '', region: '', titlePattern: null, addressPattern: DEFAULT_ADDRESS_PATTERN, profile: null, pages: [],
+  name: '',
+  baseAddress: '',
+  language: '',
+  region: '',
+  titlePattern: null,
+  addressPattern: DEFAULT_ADDRESS_PATTERN,
+  profile: null,
+  pages: [],
 });
 
 /** What the site's index keeps of a post. */
@@ -38,12 +45,26 @@ export interface IndexedPost {
 }
 
 /** The index entry of a document. */
-export const indexedPost = (id: string, { fields }: Pick<PostDocument, 'fields'>, filePath?: string): IndexedPost => ({
-  id, title: fields.title, metaTitle: fields.metaTitle, keyword: fields.keyword, language: fields.language, slug: fields.slug, canonical: fields.canonical, filePath,
+export const indexedPost = (
+  id: string,
+  { fields }: Pick<PostDocument, 'fields'>,
+  filePath?: string,
+): IndexedPost => ({
+  id,
+  title: fields.title,
+  metaTitle: fields.metaTitle,
+  keyword: fields.keyword,
+  language: fields.language,
+  slug: fields.slug,
+  canonical: fields.canonical,
+  filePath,
 });
 
 /** The path of a post: its canonical address, else the site's pattern with its slug, else its file. */
-export function pathOfPost(post: Pick<IndexedPost, 'slug' | 'canonical' | 'filePath'>, site: SiteSettings): string | null {
+export function pathOfPost(
+  post: Pick<IndexedPost, 'slug' | 'canonical' | 'filePath'>,
+  site: SiteSettings,
+): string | null {
   if (post.canonical) return comparablePath(post.canonical);
   const path = postPath(site.addressPattern, post.slug);
   if (path !== null) return comparablePath(path);
@@ -66,20 +87,34 @@ export class SiteIndex {
     }
     for (const post of posts) {
       const ref = { id: post.id, title: post.title || post.slug || 'Untitled' };
-      const metaTitle = effectiveMetaTitle(post.metaTitle, post.title, site.titlePattern, site.name).toLowerCase();
+      const metaTitle = effectiveMetaTitle(
+        post.metaTitle,
+        post.title,
+        site.titlePattern,
+        site.name,
+      ).toLowerCase();
       if (metaTitle) push(this.metaTitles, metaTitle, ref);
-      for (const key of new Set(keywordKeys(post.keyword, isEnglish(post.language || site.language || 'en')))) push(this.targets, key, ref);
+      for (const key of new Set(keywordKeys(post.keyword, isEnglish(post.language || site.language || 'en'))))
+        push(this.targets, key, ref);
       const path = pathOfPost(post, site);
       if (path) this.pages.set(path, post.title);
       // In a folder a link may also follow the files.
-      const file = post.filePath ? comparablePath(post.filePath.split('/').map(encodeURIComponent).join('/')) : null;
+      const file = post.filePath
+        ? comparablePath(post.filePath.split('/').map(encodeURIComponent).join('/'))
+        : null;
       if (file) this.pages.set(file, post.title);
     }
   }
 
   /** The site as one of its posts sees it. */
   factsFor(post: IndexedPost): SiteFacts {
-    return { postId: post.id, ownPath: pathOfPost(post, this.site), metaTitles: this.metaTitles, targets: this.targets, pages: this.pages };
+    return {
+      postId: post.id,
+      ownPath: pathOfPost(post, this.site),
+      metaTitles: this.metaTitles,
+      targets: this.targets,
+      pages: this.pages,
+    };
   }
 }
 

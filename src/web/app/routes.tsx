@@ -13,21 +13,47 @@ export const routes: RouteObject[] = [
     HydrateFallback: Waiting,
     children: [
       { index: true, element: <Navigate to="/posts" replace /> },
-      { path: 'posts', lazy: async () => ({ Component: (await import('../screens/posts/posts.tsx')).Posts }) },
+      {
+        path: 'posts',
+        lazy: async () => ({ Component: (await import('../screens/posts/posts.tsx')).Posts }),
+      },
       {
         path: 'posts/:postId',
         lazy: async () => ({ Component: (await import('../screens/post/post-frame.tsx')).PostFrame }),
         children: [
           { index: true, element: <Navigate to="write" replace /> },
-          { path: 'target', lazy: async () => ({ Component: (await import('../screens/post/target/target.tsx')).Target }) },
-          { path: 'study', lazy: async () => ({ Component: (await import('../screens/post/later-steps.tsx')).Study }) },
-          { path: 'outline', lazy: async () => ({ Component: (await import('../screens/post/outline/outline-step.tsx')).OutlineStep }) },
-          { path: 'write', lazy: async () => ({ Component: (await import('../screens/post/write/write.tsx')).Write }) },
-          { path: 'release', lazy: async () => ({ Component: (await import('../screens/post/release/release.tsx')).Release }) },
-          { path: 'reuse', lazy: async () => ({ Component: (await import('../screens/post/later-steps.tsx')).Reuse }) },
+          {
+            path: 'target',
+            lazy: async () => ({ Component: (await import('../screens/post/target/target.tsx')).Target }),
+          },
+          {
+            path: 'study',
+            lazy: async () => ({ Component: (await import('../screens/post/later-steps.tsx')).Study }),
+          },
+          {
+            path: 'outline',
+            lazy: async () => ({
+              Component: (await import('../screens/post/outline/outline-step.tsx')).OutlineStep,
+            }),
+          },
+          {
+            path: 'write',
+            lazy: async () => ({ Component: (await import('../screens/post/write/write.tsx')).Write }),
+          },
+          {
+            path: 'release',
+            lazy: async () => ({ Component: (await import('../screens/post/release/release.tsx')).Release }),
+          },
+          {
+            path: 'reuse',
+            lazy: async () => ({ Component: (await import('../screens/post/later-steps.tsx')).Reuse }),
+          },
         ],
       },
-      { path: 'rules', lazy: async () => ({ Component: (await import('../screens/rules/rules.tsx')).Rules }) },
+      {
+        path: 'rules',
+        lazy: async () => ({ Component: (await import('../screens/rules/rules.tsx')).Rules }),
+      },
       { path: '*', element: <PageProblem /> },
     ],
   },

@@ -16,8 +16,15 @@ export function Shell() {
   return (
     <Tooltip.Provider delayDuration={350}>
       <div className="flex h-full">
-        <nav aria-label="Main" className="flex w-[76px] shrink-0 flex-col items-stretch gap-1 border-r px-1.5 py-3">
-          <NavLink to="/posts" aria-label="Dune Sparrow, to your posts" className="mx-auto mb-3 rounded-md p-1">
+        <nav
+          aria-label="Main"
+          className="flex w-[76px] shrink-0 flex-col items-stretch gap-1 border-r px-1.5 py-3"
+        >
+          <NavLink
+            to="/posts"
+            aria-label="Dune Sparrow, to your posts"
+            className="mx-auto mb-3 rounded-md p-1"
+          >
             <Mark />
           </NavLink>
           {ITEMS.map(({ to, name, icon: Icon }) => (
@@ -39,7 +46,15 @@ export function Shell() {
       <ScrollRestoration />
       <Toaster
         position="bottom-center"
-        toastOptions={{ style: { background: 'var(--c-sheet)', color: 'var(--c-ink)', border: '1px solid var(--c-line)', borderRadius: 6, boxShadow: 'none' } }}
+        toastOptions={{
+          style: {
+            background: 'var(--c-sheet)',
+            color: 'var(--c-ink)',
+            border: '1px solid var(--c-line)',
+            borderRadius: 6,
+            boxShadow: 'none',
+          },
+        }}
       />
     </Tooltip.Provider>
   );
@@ -48,9 +63,24 @@ export function Shell() {
 function Mark() {
   return (
     <svg viewBox="0 0 40 32" width="38" height="30" aria-hidden>
-      <path d="M2 28C9 28 9 10 14 10s5 18 12 18" fill="none" className="stroke-marram" strokeWidth="2.4" strokeLinecap="round" />
-      <path d="M17 28c7 0 7-13 12-13s4 13 9 13" fill="none" className="stroke-ochre" strokeWidth="2.4" strokeLinecap="round" />
-      <path d="M20 11c0-4 3-6.500 7-6.500 2 0 3 1 3.500 2l3 1-3 1.200C30 12 27 13.500 24 13.500c-2 0-4-.7-4-2.500z" className="fill-ink" />
+      <path
+        d="M2 28C9 28 9 10 14 10s5 18 12 18"
+        fill="none"
+        className="stroke-marram"
+        strokeWidth="2.4"
+        strokeLinecap="round"
+      />
+      <path
+        d="M17 28c7 0 7-13 12-13s4 13 9 13"
+        fill="none"
+        className="stroke-ochre"
+        strokeWidth="2.4"
+        strokeLinecap="round"
+      />
+      <path
+        d="M20 11c0-4 3-6.500 7-6.500 2 0 3 1 3.500 2l3 1-3 1.200C30 12 27 13.500 24 13.500c-2 0-4-.7-4-2.500z"
+        className="fill-ink"
+      />
     </svg>
   );
 }

@@ -1,8 +1,8 @@
 import Dexie, { type Table } from 'dexie';
-import type { PostFields, Draft } from '../../core/draft/index.ts';
+import type { GroupResult } from '../../core/criteria/index.ts';
+import type { Draft, PostFields } from '../../core/draft/index.ts';
 import type { OutlineItem } from '../../core/outline/index.ts';
 import type { SiteSettings } from '../../core/site/index.ts';
-import type { GroupResult } from '../../core/criteria/index.ts';
 
 export interface SiteRow extends SiteSettings {
   id: string;

@@ -25,7 +25,8 @@ export async function exportZip(siteId: string, ids: readonly string[]): Promise
     if (!row || !body) continue;
     const name = freeName(slugOf(row.fields.slug || row.fields.title) || 'untitled', taken);
     files[name] = strToU8(writeMarkdown({ fields: row.fields, draft: body.draft }));
-    for (const src of [row.fields.image, ...body.draft.blocks.map((block) => block.image?.src ?? '')]) if (src.startsWith(MEDIA)) sources.add(src);
+    for (const src of [row.fields.image, ...body.draft.blocks.map((block) => block.image?.src ?? '')])
+      if (src.startsWith(MEDIA)) sources.add(src);
   }
   for (const src of sources) {
     const blob = await pictureBlob(siteId, src);

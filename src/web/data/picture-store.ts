@@ -10,7 +10,12 @@ async function shaOf(bytes: ArrayBuffer): Promise<string> {
 }
 
 /** Keeps a file under a clean name and answers the address that drafts use. A name that is taken gets a number. */
-export async function keepPicture(siteId: string, fileName: string, blob: Blob, size: PictureSize): Promise<string> {
+export async function keepPicture(
+  siteId: string,
+  fileName: string,
+  blob: Blob,
+  size: PictureSize,
+): Promise<string> {
   const sha = await shaOf(await blob.arrayBuffer());
   const dot = fileName.lastIndexOf('.');
   const { pictures, blobs } = database();

@@ -6,10 +6,16 @@ import { database, type PostRow } from './database.ts';
 export class StaleWrite extends Error {}
 
 /** Posts of a site that are not deleted. */
-export const postsOf = (siteId: string): Promise<PostRow[]> => database().posts.where('[siteId+deleted]').equals([siteId, '']).toArray();
+export const postsOf = (siteId: string): Promise<PostRow[]> =>
+  database().posts.where('[siteId+deleted]').equals([siteId, '']).toArray();
 
 /** Adds a post and answers its id. */
-export async function addPost(siteId: string, id: string, now: string, document: PostDocument = { fields: emptyFields(), draft: emptyDraft() }): Promise<string> {
+export async function addPost(
+  siteId: string,
+  id: string,
+  now: string,
+  document: PostDocument = { fields: emptyFields(), draft: emptyDraft() },
+): Promise<string> {
   const { posts, bodies } = database();
   await database().transaction('rw', posts, bodies, async () => {
     await posts.add({ id, siteId, revision: 1, changed: now, deleted: '', fields: document.fields });
@@ -19,20 +25,35 @@ export async function addPost(siteId: string, id: string, now: string, document:
 }
 
 /** A post with its body, or null. */
-export async function loadPost(id: string): Promise<{ row: PostRow; draft: Draft; outline: OutlineItem[] } | null> {
+export async function loadPost(
+  id: string,
+): Promise<{ row: PostRow; draft: Draft; outline: OutlineItem[] } | null> {
   const [row, body] = await Promise.all([database().posts.get(id), database().bodies.get(id)]);
-  return row && row.deleted === '' ? { row, draft: body?.draft ?? emptyDraft(), outline: body?.outline ?? [] } : null;
+  return row && row.deleted === ''
+    ? { row, draft: body?.draft ?? emptyDraft(), outline: body?.outline ?? [] }
+    : null;
 }
 
 /** Saves a post where it still has the revision it was read with; answers the new revision. Throws {@link StaleWrite}. */
-export async function savePost(post: { id: string; revision: number; now: string; document: PostDocument; outline: OutlineItem[] }): Promise<number> {
+export async function savePost(post: {
+  id: string;
+  revision: number;
+  now: string;
+  document: PostDocument;
+  outline: OutlineItem[];
+}): Promise<number> {
   const { posts, bodies } = database();
   return database().transaction('rw', posts, bodies, async () => {
     const row = await posts.get(post.id);
     if (!row || row.revision !== post.revision) throw new StaleWrite('This post was changed in another tab.');
     const revision = row.revision + 1;
     await posts.put({ ...row, revision, changed: post.now, fields: post.document.fields });
-    await bodies.put({ postId: post.id, siteId: row.siteId, draft: post.document.draft, outline: post.outline });
+    await bodies.put({
+      postId: post.id,
+      siteId: row.siteId,
+      draft: post.document.draft,
+      outline: post.outline,
+    });
     return revision;
   });
 }

@@ -1,5 +1,3 @@
-import { unknownSite } from '../../core/site/index.ts';
-import { DEFAULT_TITLE_PATTERN } from '../../core/listing/index.ts';
 import { database, type SiteRow } from './database.ts';
 
 /** The site that a fresh database begins with. */
@@ -9,7 +7,19 @@ export const FIRST_SITE = 'site-1';
 export async function ensureSite(): Promise<SiteRow> {
   const found = await database().sites.toCollection().first();
   if (found) return found;
-  const site: SiteRow = { ...unknownSite(), id: FIRST_SITE, revision: 1, name: 'My blog', language: 'en', titlePattern: DEFAULT_TITLE_PATTERN };
+  // Asked for once in a database's life: no need to bring this to every start.
+  const [{ unknownSite }, { DEFAULT_TITLE_PATTERN }] = await Promise.all([
+    import('../../core/site/index.ts'),
+    import('../../core/listing/index.ts'),
+  ]);
+  const site: SiteRow = {
+    ...unknownSite(),
+    id: FIRST_SITE,
+    revision: 1,
+    name: 'My blog',
+    language: 'en',
+    titlePattern: DEFAULT_TITLE_PATTERN,
+  };
   await database().sites.put(site);
   return site;
 }

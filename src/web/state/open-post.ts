@@ -31,7 +31,17 @@ export interface OpenPost {
 }
 
 const initialState: OpenPost = {
-  id: null, siteId: '', fields: emptyFields(), outline: [], save: 'saved', savedAt: '', problem: '', report: null, words: 0, fixes: {}, lastChange: null,
+  id: null,
+  siteId: '',
+  fields: emptyFields(),
+  outline: [],
+  save: 'saved',
+  savedAt: '',
+  problem: '',
+  report: null,
+  words: 0,
+  fixes: {},
+  lastChange: null,
 };
 
 /** Below this a change of the score is none that a reader would see. */
@@ -43,7 +53,9 @@ function changeBetween(before: ScoreReport, after: ScoreReport): LastChange | nu
   let most = after.criteria[0];
   let size = 0;
   after.criteria.forEach((line, at) => {
-    const moved = Math.abs(line.points - line.available - (before.criteria[at].points - before.criteria[at].available));
+    const moved = Math.abs(
+      line.points - line.available - (before.criteria[at].points - before.criteria[at].available),
+    );
     if (moved > size) {
       size = moved;
       most = line;
@@ -56,8 +68,24 @@ const slice = createSlice({
   name: 'openPost',
   initialState,
   reducers: {
-    postOpened: (_state, { payload }: PayloadAction<{ id: string; siteId: string; fields: PostFields; outline: OutlineItem[]; changed: string }>) => ({
-      ...initialState, id: payload.id, siteId: payload.siteId, fields: payload.fields, outline: payload.outline, savedAt: payload.changed,
+    postOpened: (
+      _state,
+      {
+        payload,
+      }: PayloadAction<{
+        id: string;
+        siteId: string;
+        fields: PostFields;
+        outline: OutlineItem[];
+        changed: string;
+      }>,
+    ) => ({
+      ...initialState,
+      id: payload.id,
+      siteId: payload.siteId,
+      fields: payload.fields,
+      outline: payload.outline,
+      savedAt: payload.changed,
     }),
     postClosed: () => initialState,
     fieldsSet: (state, { payload }: PayloadAction<Partial<PostFields>>) => {
@@ -89,5 +117,6 @@ const slice = createSlice({
   },
 });
 
-export const { postOpened, postClosed, fieldsSet, outlineSet, saveStarted, saved, saveFailed, scored } = slice.actions;
+export const { postOpened, postClosed, fieldsSet, outlineSet, saveStarted, saved, saveFailed, scored } =
+  slice.actions;
 export const openPostReducer = slice.reducer;

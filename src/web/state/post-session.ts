@@ -4,10 +4,19 @@ import type { Draft, PostDocument, PostFields } from '../../core/draft/index.ts'
 import type { OutlineItem } from '../../core/outline/index.ts';
 import { database } from '../data/database.ts';
 import { pictureSizes } from '../data/picture-store.ts';
-import { loadPost, postsOf, savePost, StaleWrite } from '../data/posts.ts';
+import { loadPost, postsOf, StaleWrite, savePost } from '../data/posts.ts';
 import { type SceneData, sceneData } from '../data/scene.ts';
 import { ScoringClient } from '../workers/scoring-client.ts';
-import { fieldsSet, outlineSet, postClosed, postOpened, saved, saveFailed, saveStarted, scored } from './open-post.ts';
+import {
+  fieldsSet,
+  outlineSet,
+  postClosed,
+  postOpened,
+  saved,
+  saveFailed,
+  saveStarted,
+  scored,
+} from './open-post.ts';
 import { store } from './store.ts';
 
 /** At most so long after a change it is written: a throttle, so that continuous typing is saved too. */
@@ -109,7 +118,10 @@ export class PostSession {
   /** Applies edits; answers how to take back those of the fields (the body has the editor's own undo). */
   apply(edits: readonly DraftEdit[]): () => void {
     const before = this.document;
-    const after = applyEdits(before, edits.map((edit) => (edit.kind === 'split-block' ? { ...edit, newId: crypto.randomUUID() } : edit)));
+    const after = applyEdits(
+      before,
+      edits.map((edit) => (edit.kind === 'split-block' ? { ...edit, newId: crypto.randomUUID() } : edit)),
+    );
     if (after.draft !== before.draft) this.replaceBody(after.draft);
     if (after.fields !== before.fields) this.setFields(after.fields);
     return () => {
@@ -151,7 +163,13 @@ export class PostSession {
     this.dirty = false;
     const now = new Date().toISOString();
     try {
-      this.revision = await savePost({ id: this.id, revision: this.revision, now, document: this.document, outline: store.getState().openPost.outline });
+      this.revision = await savePost({
+        id: this.id,
+        revision: this.revision,
+        now,
+        document: this.document,
+        outline: store.getState().openPost.outline,
+      });
       if (!this.dirty) store.dispatch(saved(now));
     } catch (error) {
       this.dirty = true;
@@ -187,5 +205,9 @@ async function surroundingsOf(id: string, siteId: string): Promise<SceneData | n
   if (!site) return null;
   // The post in hand is its own surroundings only by its saved fields: it is never its own rival.
   const rows = await postsOf(siteId);
-  return sceneData(site, rows.filter((row) => row.id !== id), await pictureSizes(siteId));
+  return sceneData(
+    site,
+    rows.filter((row) => row.id !== id),
+    await pictureSizes(siteId),
+  );
 }

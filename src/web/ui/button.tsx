@@ -9,6 +9,16 @@ const LOOKS: Record<Look, string> = {
 };
 
 /** A button: the one main action, a plain one, or words to press. */
-export function Button({ look = 'plain', className = '', ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look }) {
-  return <button type="button" className={`inline-flex items-center gap-1.5 text-left transition-opacity ${LOOKS[look]} ${className}`} {...rest} />;
+export function Button({
+  look = 'plain',
+  className = '',
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look }) {
+  return (
+    <button
+      type="button"
+      className={`inline-flex items-center gap-1.5 text-left transition-opacity ${LOOKS[look]} ${className}`}
+      {...rest}
+    />
+  );
 }

@@ -14,10 +14,21 @@ interface ChipsProps {
 }
 
 /** A list typed or pasted: Enter adds, pasted lists are taken apart, Backspace in the empty field takes the last back. */
-export function ChipsField({ label, items, onChange, note, placeholder, splitAt = /[,;\n\r]+/, suggestions = [] }: ChipsProps) {
+export function ChipsField({
+  label,
+  items,
+  onChange,
+  note,
+  placeholder,
+  splitAt = /[,;\n\r]+/,
+  suggestions = [],
+}: ChipsProps) {
   const [typed, setTyped] = useState('');
   const add = (text: string) => {
-    const fresh = text.split(splitAt).map((part) => part.trim().replace(/^[-*•]\s+/, '')).filter(Boolean);
+    const fresh = text
+      .split(splitAt)
+      .map((part) => part.trim().replace(/^[-*•]\s+/, ''))
+      .filter(Boolean);
     const seen = new Set(items.map((item) => item.toLowerCase()));
     const next = [...items];
     for (const item of fresh) {
@@ -35,9 +46,17 @@ export function ChipsField({ label, items, onChange, note, placeholder, splitAt 
         <>
           <div className="flex flex-wrap items-center gap-1.5 rounded-md border bg-sheet px-2 py-1.5">
             {items.map((item) => (
-              <span key={item} className="inline-flex max-w-full items-center gap-1 rounded-md border bg-paper py-0.5 pr-0.5 pl-2">
+              <span
+                key={item}
+                className="inline-flex max-w-full items-center gap-1 rounded-md border bg-paper py-0.5 pr-0.5 pl-2"
+              >
                 <span className="min-w-0 break-words">{item}</span>
-                <button type="button" aria-label={`Remove ${item}`} onClick={() => onChange(items.filter((other) => other !== item))} className="rounded p-0.5 text-soft hover:text-rust">
+                <button
+                  type="button"
+                  aria-label={`Remove ${item}`}
+                  onClick={() => onChange(items.filter((other) => other !== item))}
+                  className="rounded p-0.5 text-soft hover:text-rust"
+                >
                   <X size={13} aria-hidden />
                 </button>
               </span>
@@ -58,7 +77,8 @@ export function ChipsField({ label, items, onChange, note, placeholder, splitAt 
                 if (event.key === 'Enter' && typed.trim()) {
                   event.preventDefault();
                   add(typed);
-                } else if (event.key === 'Backspace' && typed === '' && items.length) onChange(items.slice(0, -1));
+                } else if (event.key === 'Backspace' && typed === '' && items.length)
+                  onChange(items.slice(0, -1));
               }}
               onBlur={() => typed.trim() && add(typed)}
               className="min-w-32 flex-1 bg-transparent px-0.5 py-0.5 outline-none"
@@ -67,7 +87,12 @@ export function ChipsField({ label, items, onChange, note, placeholder, splitAt 
           {open.length > 0 && (
             <div className="mt-1.5 flex flex-wrap gap-x-3 gap-y-1 text-[13px]">
               {open.map((suggestion) => (
-                <button key={suggestion} type="button" onClick={() => add(suggestion)} className="text-marram underline decoration-marram/40 underline-offset-4 hover:decoration-marram">
+                <button
+                  key={suggestion}
+                  type="button"
+                  onClick={() => add(suggestion)}
+                  className="text-marram underline decoration-marram/40 underline-offset-4 hover:decoration-marram"
+                >
                   {suggestion}
                 </button>
               ))}

@@ -3,7 +3,15 @@ import { type ReactNode, useId } from 'react';
 const BOX = 'w-full rounded-md border px-2.5 py-1.5';
 
 /** A label with what it labels, and a line that explains. */
-export function Field({ label, note, children }: { label: string; note?: ReactNode; children: (id: string, noteId: string | undefined) => ReactNode }) {
+export function Field({
+  label,
+  note,
+  children,
+}: {
+  label: string;
+  note?: ReactNode;
+  children: (id: string, noteId: string | undefined) => ReactNode;
+}) {
   const id = useId();
   const noteId = note ? `${id}-note` : undefined;
   return (
@@ -37,10 +45,26 @@ export function TextField({ label, value, onChange, note, placeholder, rows, lis
     <Field label={label} note={note}>
       {(id, noteId) =>
         rows ? (
-          <textarea id={id} aria-describedby={noteId} rows={rows} value={value} placeholder={placeholder} onChange={(event) => onChange(event.target.value)} className={`${BOX} field-sizing-content`} />
+          <textarea
+            id={id}
+            aria-describedby={noteId}
+            rows={rows}
+            value={value}
+            placeholder={placeholder}
+            onChange={(event) => onChange(event.target.value)}
+            className={`${BOX} field-sizing-content`}
+          />
         ) : (
           <>
-            <input id={id} aria-describedby={noteId} value={value} placeholder={placeholder} list={list ? `${id}-list` : undefined} onChange={(event) => onChange(event.target.value)} className={BOX} />
+            <input
+              id={id}
+              aria-describedby={noteId}
+              value={value}
+              placeholder={placeholder}
+              list={list ? `${id}-list` : undefined}
+              onChange={(event) => onChange(event.target.value)}
+              className={BOX}
+            />
             {list && (
               <datalist id={`${id}-list`}>
                 {list.map((item) => (
@@ -56,11 +80,29 @@ export function TextField({ label, value, onChange, note, placeholder, rows, lis
 }
 
 /** A choice of one. */
-export function ChoiceField<T extends string>({ label, value, onChange, options, note }: { label: string; value: T; onChange: (value: T) => void; options: readonly { value: T; name: string }[]; note?: ReactNode }) {
+export function ChoiceField<T extends string>({
+  label,
+  value,
+  onChange,
+  options,
+  note,
+}: {
+  label: string;
+  value: T;
+  onChange: (value: T) => void;
+  options: readonly { value: T; name: string }[];
+  note?: ReactNode;
+}) {
   return (
     <Field label={label} note={note}>
       {(id, noteId) => (
-        <select id={id} aria-describedby={noteId} value={value} onChange={(event) => onChange(event.target.value as T)} className={BOX}>
+        <select
+          id={id}
+          aria-describedby={noteId}
+          value={value}
+          onChange={(event) => onChange(event.target.value as T)}
+          className={BOX}
+        >
           {options.map((option) => (
             <option key={option.value} value={option.value}>
               {option.name}

@@ -9,7 +9,13 @@ export interface RidgeGroup {
 
 /** How groups are called where they are shown. */
 export const GROUP_NAMES: Record<string, string> = {
-  listing: 'Listing', headings: 'Headings', keyword: 'Keyword', coverage: 'Coverage', media: 'Media', links: 'Links', reading: 'Reading',
+  listing: 'Listing',
+  headings: 'Headings',
+  keyword: 'Keyword',
+  coverage: 'Coverage',
+  media: 'Media',
+  links: 'Links',
+  reading: 'Reading',
 };
 
 /** A hump from x over a width, as a closed path: flat feet, round top. */
@@ -21,10 +27,26 @@ function hump(x: number, width: number, height: number): string {
 }
 
 /** The ridge: one hump per group, as wide as its points, filled as far as it is earned. */
-export function Ridge({ groups, width, height, names = false }: { groups: readonly RidgeGroup[]; width: number; height: number; names?: boolean }) {
+export function Ridge({
+  groups,
+  width,
+  height,
+  names = false,
+}: {
+  groups: readonly RidgeGroup[];
+  width: number;
+  height: number;
+  names?: boolean;
+}) {
   const clip = useId();
   const total = groups.reduce((sum, group) => sum + group.available, 0);
-  const words = groups.map(({ id, points, available }) => (available > 0 ? `${GROUP_NAMES[id]} ${points.toFixed(1)} of ${available.toFixed(1)}` : `${GROUP_NAMES[id]} does not apply`)).join(', ');
+  const words = groups
+    .map(({ id, points, available }) =>
+      available > 0
+        ? `${GROUP_NAMES[id]} ${points.toFixed(1)} of ${available.toFixed(1)}`
+        : `${GROUP_NAMES[id]} does not apply`,
+    )
+    .join(', ');
   let x = 0;
   const humps = groups
     .filter((group) => group.available > 0)
@@ -35,7 +57,13 @@ export function Ridge({ groups, width, height, names = false }: { groups: readon
       return { id, at, own, share: points / available, points, available };
     });
   return (
-    <svg role="img" aria-label={`Score by group: ${total > 0 ? words : 'nothing to show yet'}`} width={width} height={height + (names ? 36 : 0)} className="shrink-0 overflow-visible">
+    <svg
+      role="img"
+      aria-label={`Score by group: ${total > 0 ? words : 'nothing to show yet'}`}
+      width={width}
+      height={height + (names ? 66 : 0)}
+      className="shrink-0 overflow-visible"
+    >
       {humps.map(({ id, at, own, share, points, available }) => {
         const path = hump(at, own, height);
         const filled = share * (height - 1);
@@ -47,10 +75,20 @@ export function Ridge({ groups, width, height, names = false }: { groups: readon
               <rect x={at} y={height - filled} width={own} height={filled} />
             </clipPath>
             <path d={path} className="fill-marram" clipPath={`url(#${clip}${id})`} />
-            {names && own > 24 && (
-              <text x={at + own / 2} y={height + 15} textAnchor="middle" className="fill-soft text-[12px]">
+            {names && (
+              // A hump too narrow for its name has it one row lower.
+              <text
+                x={at + own / 2}
+                y={height + (own < 66 ? 45 : 15)}
+                textAnchor="middle"
+                className="fill-soft text-[12px]"
+              >
                 {GROUP_NAMES[id]}
-                <tspan x={at + own / 2} dy="15" className="fill-ink">{`${points.toFixed(1)} of ${available.toFixed(1)}`}</tspan>
+                <tspan
+                  x={at + own / 2}
+                  dy="15"
+                  className="fill-ink"
+                >{`${points.toFixed(1)} of ${available.toFixed(1)}`}</tspan>
               </text>
             )}
           </g>

@@ -3,8 +3,8 @@ import { byPointsToWin, DraftReadings } from '../../core/criteria/index.ts';
 import { Vocabulary } from '../../core/language/index.ts';
 import { indexedPost, scorePost } from '../../core/site/index.ts';
 import { database, openDatabase } from '../data/database.ts';
-import { postsOf } from '../data/posts.ts';
 import { pictureSizes } from '../data/picture-store.ts';
+import { postsOf } from '../data/posts.ts';
 import { sceneData, sceneOf } from '../data/scene.ts';
 
 /** Raised whenever a criterion judges differently, so that kept scores are computed anew. */
@@ -35,18 +35,33 @@ const api = {
     const data = sceneData(site, rows, await pictureSizes(siteId));
     const scene = sceneOf(data);
     const around = `${CORE_VERSION}.${fingerprint(JSON.stringify(data))}`;
-    const kept = new Map((await scores.where('siteId').equals(siteId).toArray()).map((row) => [row.postId, row.key]));
+    const kept = new Map(
+      (await scores.where('siteId').equals(siteId).toArray()).map((row) => [row.postId, row.key]),
+    );
     const stale = rows.filter((row) => kept.get(row.id) !== `${row.revision}.${around}`);
     for (let from = 0; from < stale.length; from += CHUNK) {
       const chunk = stale.slice(from, from + CHUNK);
       const drafts = await bodies.bulkGet(chunk.map((row) => row.id));
       await scores.bulkPut(
         chunk.map((row, at) => {
-          const document = { fields: row.fields, draft: drafts[at]?.draft ?? { version: 1 as const, blocks: [] } };
-          const { report, facts } = scorePost(document, indexedPost(row.id, document), scene, new DraftReadings(vocabulary));
+          const document = {
+            fields: row.fields,
+            draft: drafts[at]?.draft ?? { version: 1 as const, blocks: [] },
+          };
+          const { report, facts } = scorePost(
+            document,
+            indexedPost(row.id, document),
+            scene,
+            new DraftReadings(vocabulary),
+          );
           const [first] = byPointsToWin(report.criteria);
           return {
-            postId: row.id, siteId, key: `${row.revision}.${around}`, score: report.score, words: facts.words, groups: report.groups,
+            postId: row.id,
+            siteId,
+            key: `${row.revision}.${around}`,
+            score: report.score,
+            words: facts.words,
+            groups: report.groups,
             first: first ? { advice: first.advice ?? '', gain: first.available - first.points } : null,
           };
         }),

@@ -1,8 +1,15 @@
 import { expose } from 'comlink';
-import { applyEdits, type DraftEdit, DraftReadings, type Fix, fixesFor, type ScoreReport } from '../../core/criteria/index.ts';
+import {
+  applyEdits,
+  type DraftEdit,
+  DraftReadings,
+  type Fix,
+  fixesFor,
+  type ScoreReport,
+} from '../../core/criteria/index.ts';
 import type { Block, PostDocument, PostFields } from '../../core/draft/index.ts';
 import { indexedPost, type Scene, scorePost } from '../../core/site/index.ts';
-import { sceneOf, type SceneData } from '../data/scene.ts';
+import { type SceneData, sceneOf } from '../data/scene.ts';
 
 /** What changed of the post in hand since it was last sent. */
 export interface ScoreRequest {
@@ -41,7 +48,8 @@ function documentOf({ postId, fields, order, changed }: ScoreRequest): PostDocum
   if (held?.postId !== postId) held = { postId, blocks: new Map(), readings: new DraftReadings() };
   for (const block of changed) held.blocks.set(block.id, block);
   const blocks = order.flatMap((id) => held!.blocks.get(id) ?? []);
-  if (held.blocks.size > order.length * 2 + 50) held.blocks = new Map(blocks.map((block) => [block.id, block]));
+  if (held.blocks.size > order.length * 2 + 50)
+    held.blocks = new Map(blocks.map((block) => [block.id, block]));
   return { fields, draft: { version: 1, blocks } };
 }
 
@@ -58,13 +66,18 @@ const api = {
   score(request: ScoreRequest): ScoreAnswer {
     if (!scene) throw new Error('Nothing is known of the site yet.');
     const document = documentOf(request);
-    const scored = (one: PostDocument) => scorePost(one, indexedPost(request.postId, one), scene!, held!.readings);
+    const scored = (one: PostDocument) =>
+      scorePost(one, indexedPost(request.postId, one), scene!, held!.readings);
     const { facts, context, report } = scored(document);
     const fixes: Record<string, OfferedFix[]> = {};
     for (const { id, advice } of report.criteria) {
       if (advice === null) continue;
       const offered = fixesFor(id, facts, context).slice(0, MOST_FIXES);
-      if (offered.length) fixes[id] = offered.map((fix: Fix) => ({ ...fix, scoreAfter: scored(applyEdits(document, fix.edits)).report.score }));
+      if (offered.length)
+        fixes[id] = offered.map((fix: Fix) => ({
+          ...fix,
+          scoreAfter: scored(applyEdits(document, fix.edits)).report.score,
+        }));
     }
     return { postId: request.postId, revision: request.revision, report, words: facts.words, fixes };
   },

@@ -15,11 +15,24 @@ export const altKeyword: Criterion = {
     const values = images.map(({ alt }) => (alt ? facts.targetValueIn(alt) : 0));
     const holding = images.filter((_, at) => values[at] > 0);
     const measured = `${holding.length} of ${images.length}`;
-    if (holding.length === 0) return measure(0, measured, `Where a picture shows it, name "${facts.keyword}" in its alt text.`, imagePlaces(images.slice(0, 1)));
+    if (holding.length === 0)
+      return measure(
+        0,
+        measured,
+        `Where a picture shows it, name "${facts.keyword}" in its alt text.`,
+        imagePlaces(images.slice(0, 1)),
+      );
     // One is wished; beyond the first, half of the others may follow.
     const allowed = 1 + (images.length - 1) / 2;
     const over = Math.max(0, holding.length - allowed) / Math.max(1, images.length - allowed);
     const best = Math.max(...values);
-    return measure(best * (1 - over), measured, over > 0 ? 'Most alt texts repeat the keyword. Describe what each picture shows.' : 'Use the keyword as it is typed in one alt text.', imagePlaces(holding));
+    return measure(
+      best * (1 - over),
+      measured,
+      over > 0
+        ? 'Most alt texts repeat the keyword. Describe what each picture shows.'
+        : 'Use the keyword as it is typed in one alt text.',
+      imagePlaces(holding),
+    );
   },
 };

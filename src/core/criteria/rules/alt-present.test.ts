@@ -8,5 +8,6 @@ describe('alt-present', () => {
     ['decorative ones are left out', { html: '<img src=a alt="A bike"><img src=b alt="">' }, 1],
     ['all decorative', { html: '<img src=b alt="">' }, 0],
   ])('%s', (_, given, expected) => expect(share('alt-present', given)).toBe(expected));
-  it('says so when all are decorative', () => expect(judge('alt-present', { html: '<img src=b alt="">' }).advice).toContain('decorative'));
+  it('says so when all are decorative', () =>
+    expect(judge('alt-present', { html: '<img src=b alt="">' }).advice).toContain('decorative'));
 });

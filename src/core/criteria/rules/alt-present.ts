@@ -11,9 +11,20 @@ export const altPresent: Criterion = {
   target: () => 'every picture has alt text or is marked as decorative',
   measure({ images }) {
     const judged = images.filter(({ alt }) => alt !== '');
-    if (judged.length === 0) return measure(0, 'all decorative', 'Every picture is marked as decorative. Describe at least the one that shows the subject.', imagePlaces(images));
+    if (judged.length === 0)
+      return measure(
+        0,
+        'all decorative',
+        'Every picture is marked as decorative. Describe at least the one that shows the subject.',
+        imagePlaces(images),
+      );
     const missing = judged.filter(({ alt }) => alt === null || alt.trim() === '');
     const more = missing.length > 1 ? ` and ${missing.length - 1} more` : '';
-    return measure((judged.length - missing.length) / judged.length, `${judged.length - missing.length} of ${judged.length}`, `${missing[0] ? nameOf(missing[0]) : ''}${more} has no alt text. Say what it shows.`, imagePlaces(missing));
+    return measure(
+      (judged.length - missing.length) / judged.length,
+      `${judged.length - missing.length} of ${judged.length}`,
+      `${missing[0] ? nameOf(missing[0]) : ''}${more} has no alt text. Say what it shows.`,
+      imagePlaces(missing),
+    );
   },
 };

@@ -16,12 +16,17 @@ function faultOf({ alt, src }: ImageFact, facts: DraftFacts, seen: Set<string>):
   const repeated = seen.has(low);
   seen.add(low);
   const { altWords, altCharacters } = facts.settings.limits;
-  if (FILE_NAME.test(text) || (low === imageName(src).toLowerCase() && !text.includes(' '))) return 'is a file name';
+  if (FILE_NAME.test(text) || (low === imageName(src).toLowerCase() && !text.includes(' ')))
+    return 'is a file name';
   if (repeated) return 'repeats another picture';
-  if (low === facts.keyword.toLowerCase() || low === facts.fields.title.trim().toLowerCase()) return 'is the keyword or the title alone';
+  if (low === facts.keyword.toLowerCase() || low === facts.fields.title.trim().toLowerCase())
+    return 'is the keyword or the title alone';
   if (LEAD.test(text)) return 'begins by saying that it is a picture';
   if (text.length > altCharacters) return `is longer than ${altCharacters} characters`;
-  return plainWords(text).length < altWords && !/[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}]{3}/u.test(text) ? `is shorter than ${altWords} words` : null;
+  return plainWords(text).length < altWords &&
+    !/[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}]{3}/u.test(text)
+    ? `is shorter than ${altWords} words`
+    : null;
 }
 
 function faulty(facts: DraftFacts): { image: ImageFact; fault: string }[] {
@@ -41,9 +46,15 @@ export const altQuality: Criterion = {
   target: (limits) => `${limits.altWords} words to ${limits.altCharacters} characters, in words of its own`,
   measure(facts) {
     const all = described(facts);
-    if (all.length === 0) return measure(0, 'none', 'No picture has alt text yet.', imagePlaces(facts.images));
+    if (all.length === 0)
+      return measure(0, 'none', 'No picture has alt text yet.', imagePlaces(facts.images));
     const found = faulty(facts);
-    return measure((all.length - found.length) / all.length, `${all.length - found.length} of ${all.length}`, `The alt text of ${found[0] ? nameOf(found[0].image).replace(/^The/, 'the') : ''} ${found[0]?.fault}.`, imagePlaces(found.map(({ image }) => image)));
+    return measure(
+      (all.length - found.length) / all.length,
+      `${all.length - found.length} of ${all.length}`,
+      `The alt text of ${found[0] ? nameOf(found[0].image).replace(/^The/, 'the') : ''} ${found[0]?.fault}.`,
+      imagePlaces(found.map(({ image }) => image)),
+    );
   },
   fixes(facts) {
     return faulty(facts).flatMap(({ image }): Fix[] => {

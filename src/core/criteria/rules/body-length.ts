@@ -6,6 +6,7 @@ export const bodyLength: Criterion = {
   id: 'body-length',
   group: 'reading',
   title: 'Length',
+  unit: 'words',
   place: 'text',
   applies: () => true,
   target({ bodyLength: [, from, to], bodyWords }, { fields }) {

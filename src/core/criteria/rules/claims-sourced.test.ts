@@ -5,11 +5,20 @@ describe('claims-sourced', () => {
   it.each<[string, Case, number | null]>([
     ['no figure', { md: PROSE }, null],
     ['a bare percentage', { md: `${PROSE} Of these, 80% carry too much.` }, 0],
-    ['a link in the same sentence', { md: `${PROSE} Of these, 80% [carry too much](https://tide.example).` }, 1],
+    [
+      'a link in the same sentence',
+      { md: `${PROSE} Of these, 80% [carry too much](https://tide.example).` },
+      1,
+    ],
     ['a link in the next', { md: `${PROSE} It costs £40 a day. See the [price list](/prices).` }, 1],
-    ['one of two', { md: `${PROSE} Three out of four turn back. It costs £40 a day. See [prices](/p).` }, 0.5],
+    [
+      'one of two',
+      { md: `${PROSE} Three out of four turn back. It costs £40 a day. See [prices](/p).` },
+      0.5,
+    ],
     ['own data', { md: `${PROSE} Eight in ten riders rest.`, ownFigures: ['Eight in ten riders rest.'] }, 1],
     ['another language', { language: 'de', md: `${PROSE} 80%.` }, null],
   ])('%s', (_, given, expected) => expect(share('claims-sourced', given)).toBe(expected));
-  it('offers to mark it as own data', () => expect(judge('claims-sourced', { md: `${PROSE} Twice as many came.` }).mended().share).toBe(1));
+  it('offers to mark it as own data', () =>
+    expect(judge('claims-sourced', { md: `${PROSE} Twice as many came.` }).mended().share).toBe(1));
 });

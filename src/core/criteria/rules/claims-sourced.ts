@@ -1,15 +1,17 @@
 import type { Criterion, Fix } from '../criterion.ts';
-import { isJudgeable, type DraftFacts } from '../draft-facts.ts';
+import { type DraftFacts, isJudgeable } from '../draft-facts.ts';
 import { count, measure, placeIn } from '../judging.ts';
 
 const bare = (text: string) => text.replace(/\s+/g, ' ').trim();
 
 function claims({ readings, fields }: DraftFacts) {
   const own = new Set(fields.ownFigures.map(bare));
-  return readings.flatMap(({ block, claims }, index) => claims.map((claim) => {
-    const quote = block.text.slice(claim.start, claim.end);
-    return { ...claim, block, index, quote, sourced: claim.linked || own.has(bare(quote)) };
-  }));
+  return readings.flatMap(({ block, claims }, index) =>
+    claims.map((claim) => {
+      const quote = block.text.slice(claim.start, claim.end);
+      return { ...claim, block, index, quote, sourced: claim.linked || own.has(bare(quote)) };
+    }),
+  );
 }
 
 export const claimsSourced: Criterion = {
@@ -17,7 +19,8 @@ export const claimsSourced: Criterion = {
   group: 'reading',
   title: 'Figures with a source',
   place: 'text',
-  applies: (facts) => facts.english && isJudgeable(facts) && facts.readings.some((reading) => reading.claims.length > 0),
+  applies: (facts) =>
+    facts.english && isJudgeable(facts) && facts.readings.some((reading) => reading.claims.length > 0),
   target: () => 'figures have a link in their sentence or the next, or are your own',
   measure(facts) {
     const all = claims(facts);
@@ -29,5 +32,13 @@ export const claimsSourced: Criterion = {
       open.map(({ block, index, start, end }) => placeIn(block, index, start, end)),
     );
   },
-  fixes: (facts) => claims(facts).filter((claim) => !claim.sourced).map(({ quote }): Fix => ({ label: 'It is our own count', edits: [{ kind: 'add-own-figure', quote: bare(quote) }] })),
+  fixes: (facts) =>
+    claims(facts)
+      .filter((claim) => !claim.sourced)
+      .map(
+        ({ quote }): Fix => ({
+          label: 'It is our own count',
+          edits: [{ kind: 'add-own-figure', quote: bare(quote) }],
+        }),
+      ),
 };

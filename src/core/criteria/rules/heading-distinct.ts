@@ -1,5 +1,5 @@
 import type { Criterion } from '../criterion.ts';
-import { isJudgeable, type DraftFacts, type HeadingFact } from '../draft-facts.ts';
+import { type DraftFacts, type HeadingFact, isJudgeable } from '../draft-facts.ts';
 import { measure, sectionHeadings, wholeBlock } from '../judging.ts';
 
 function faulty(facts: DraftFacts): { heading: HeadingFact; fault: string }[] {
@@ -38,6 +38,11 @@ export const headingDistinct: Criterion = {
   fixes(facts) {
     const empty = faulty(facts).filter(({ heading }) => heading.text === '');
     if (empty.length === 0) return [];
-    return [{ label: empty.length === 1 ? 'Remove the empty heading' : 'Remove the empty headings', edits: empty.map(({ heading }) => ({ kind: 'remove-block', blockId: heading.block.id })) }];
+    return [
+      {
+        label: empty.length === 1 ? 'Remove the empty heading' : 'Remove the empty headings',
+        edits: empty.map(({ heading }) => ({ kind: 'remove-block', blockId: heading.block.id })),
+      },
+    ];
   },
 };

@@ -4,9 +4,11 @@ import type { DraftFacts, HeadingFact } from '../draft-facts.ts';
 import { measure, NO_KEYWORD, sectionHeadings, wholeBlock } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 
-const valueIn = ({ reading }: HeadingFact) => reading.supporting.reduce((best, hit) => Math.max(best, hit.value), reading.keywordValue);
+const valueIn = ({ reading }: HeadingFact) =>
+  reading.supporting.reduce((best, hit) => Math.max(best, hit.value), reading.keywordValue);
 
-const judged = (facts: DraftFacts) => sectionHeadings(facts).filter(({ level }) => level === 2 || level === 3);
+const judged = (facts: DraftFacts) =>
+  sectionHeadings(facts).filter(({ level }) => level === 2 || level === 3);
 
 export const headingKeyword: Criterion = {
   id: 'heading-keyword',
@@ -14,11 +16,13 @@ export const headingKeyword: Criterion = {
   title: 'Keyword in headings',
   place: 'text',
   applies: () => true,
-  target: ({ headingKeywordShare: [, from, to] }) => `the keyword or a supporting one in ${Math.round((from ?? 0) * 100)}-${Math.round((to ?? 1) * 100)} % of level 2 and 3 headings`,
+  target: ({ headingKeywordShare: [, from, to] }) =>
+    `the keyword or a supporting one in ${Math.round((from ?? 0) * 100)}-${Math.round((to ?? 1) * 100)} % of level 2 and 3 headings`,
   measure(facts) {
     if (!facts.keyword) return NO_KEYWORD;
     const headings = judged(facts);
-    if (headings.length === 0) return measure(0, 'no headings', 'Add headings, one of them with the keyword.');
+    if (headings.length === 0)
+      return measure(0, 'no headings', 'Add headings, one of them with the keyword.');
     const values = headings.map(valueIn);
     const holding = values.filter((value) => value > 0).length;
     const measured = `${holding} of ${headings.length}`;
@@ -28,8 +32,14 @@ export const headingKeyword: Criterion = {
     const x = values.reduce((sum, value) => sum + value, 0) / headings.length;
     const many = limits[2] !== null && x > limits[2];
     return measure(
-      ramp(x, limits), measured, many ? 'Nearly every heading holds a keyword. Let some speak for themselves.' : some,
-      many ? headings.filter((_, at) => values[at] === MATCH_VALUES.exact).map(({ block, index }) => wholeBlock(block, index)) : [],
+      ramp(x, limits),
+      measured,
+      many ? 'Nearly every heading holds a keyword. Let some speak for themselves.' : some,
+      many
+        ? headings
+            .filter((_, at) => values[at] === MATCH_VALUES.exact)
+            .map(({ block, index }) => wholeBlock(block, index))
+        : [],
     );
   },
 };

@@ -1,5 +1,5 @@
 import type { Criterion } from '../criterion.ts';
-import { isJudgeable, type DraftFacts, type HeadingFact } from '../draft-facts.ts';
+import { type DraftFacts, type HeadingFact, isJudgeable } from '../draft-facts.ts';
 import { count, measure, sectionHeadings, wholeBlock } from '../judging.ts';
 
 /** Headings that skip a level downwards, with the level that would not. */
@@ -42,6 +42,8 @@ export const headingOrder: Criterion = {
       if (right !== level) edits.push({ kind: 'set-heading-level', blockId: block.id, level: right });
       before = right;
     }
-    return [{ label: edits.length === 1 ? `Make it level ${edits[0].level}` : 'Put the levels in order', edits }];
+    return [
+      { label: edits.length === 1 ? `Make it level ${edits[0].level}` : 'Put the levels in order', edits },
+    ];
   },
 };

@@ -1,5 +1,5 @@
 import type { Criterion, Evidence } from '../criterion.ts';
-import { isJudgeable, type DraftFacts } from '../draft-facts.ts';
+import { type DraftFacts, isJudgeable } from '../draft-facts.ts';
 import { count, measure, wholeBlock } from '../judging.ts';
 
 /** Runs of words between headings; each with the first block that goes past the limit. */
@@ -13,9 +13,13 @@ function runs({ readings, settings: { limits } }: DraftFacts): { words: number; 
     past = null;
   };
   readings.forEach((reading, index) => {
-    if (reading.block.kind === 'heading') return close();
+    if (reading.block.kind === 'heading') {
+      close();
+      return;
+    }
     words += reading.words;
-    if (past === null && words > limits.headingRunWords && reading.words > 0) past = wholeBlock(reading.block, index);
+    if (past === null && words > limits.headingRunWords && reading.words > 0)
+      past = wholeBlock(reading.block, index);
   });
   close();
   return out;
@@ -25,6 +29,7 @@ export const headingSpacing: Criterion = {
   id: 'heading-spacing',
   group: 'headings',
   title: 'Words between headings',
+  unit: 'words',
   place: 'text',
   applies: isJudgeable,
   target: (limits) => `at most ${limits.headingRunWords} words without a heading`,

@@ -3,18 +3,21 @@ import type { DraftFacts } from '../draft-facts.ts';
 import { imageName, imagePlaces } from '../image-reading.ts';
 import { measure } from '../judging.ts';
 
-const CAMERA = /^(?:img|dsc|dscn|dscf|pxl|mvi|gopr|p\d|image|photo|picture|screenshot|untitled|unnamed|scan|foto|bild)$/i;
+const CAMERA =
+  /^(?:img|dsc|dscn|dscf|pxl|mvi|gopr|p\d|image|photo|picture|screenshot|untitled|unnamed|scan|foto|bild)$/i;
 
 /** True for a name of real words joined by hyphens: no camera's counter, no hash. */
 function isReal(name: string, [fewest, most]: [number, number]): boolean {
   if (/[_\s%]/.test(name)) return false;
   const words = name.split('-').filter((word) => /^\p{L}[\p{L}\p{M}]+$/u.test(word));
   if (words.some((word) => CAMERA.test(word)) && words.length < 3) return false;
-  if (name.split('-').some((part) => part.length >= 6 && /\d/.test(part) && /^[0-9a-f]+$/i.test(part))) return false;
+  if (name.split('-').some((part) => part.length >= 6 && /\d/.test(part) && /^[0-9a-f]+$/i.test(part)))
+    return false;
   return words.length >= fewest && words.length <= most;
 }
 
-const nameTarget = (facts: DraftFacts, src: string) => facts.keywordIn(imageName(src).replace(/[-_]+/g, ' ')).value;
+const nameTarget = (facts: DraftFacts, src: string) =>
+  facts.keywordIn(imageName(src).replace(/[-_]+/g, ' ')).value;
 
 export const imageNames: Criterion = {
   id: 'image-name',
@@ -22,9 +25,13 @@ export const imageNames: Criterion = {
   title: 'Picture file names',
   place: 'featured',
   applies: (facts) => facts.images.length > 0,
-  target: ({ imageNameWords: [fewest, most] }) => `${fewest}-${most} real words with hyphens; one with the keyword`,
+  target: ({ imageNameWords: [fewest, most] }) =>
+    `${fewest}-${most} real words with hyphens; one with the keyword`,
   measure(facts) {
-    const { images, settings: { limits } } = facts;
+    const {
+      images,
+      settings: { limits },
+    } = facts;
     const poor = images.filter(({ src }) => !isReal(imageName(src), limits.imageNameWords));
     const best = facts.keyword ? Math.max(...images.map(({ src }) => nameTarget(facts, src))) : 0;
     const advice = poor.length
@@ -32,6 +39,11 @@ export const imageNames: Criterion = {
       : facts.keyword
         ? `Name one picture's file after "${facts.keyword}".`
         : 'Set a primary keyword on Target.';
-    return measure(0.5 * ((images.length - poor.length) / images.length) + 0.5 * best, `${images.length - poor.length} of ${images.length} well named`, advice, imagePlaces(poor));
+    return measure(
+      0.5 * ((images.length - poor.length) / images.length) + 0.5 * best,
+      `${images.length - poor.length} of ${images.length} well named`,
+      advice,
+      imagePlaces(poor),
+    );
   },
 };

@@ -6,12 +6,22 @@ export const imagePresent: Criterion = {
   id: 'image-present',
   group: 'media',
   title: 'Pictures',
+  unit: 'pictures',
   place: 'text',
   applies: () => true,
   target: (limits) => `one picture for every ${limits.wordsPerImage} words`,
   measure({ images, words, settings: { limits } }) {
     const wanted = Math.max(1, Math.ceil(words / limits.wordsPerImage));
-    const x = images.length === 0 ? 0 : words === 0 ? Number.POSITIVE_INFINITY : (images.length * limits.wordsPerImage) / words;
-    return measure(ramp(x, [0, 1, null, null]), images.length, `${count(words, 'word')} with ${count(images.length, 'picture')}: add ${count(Math.max(1, wanted - images.length), 'picture')}.`);
+    const x =
+      images.length === 0
+        ? 0
+        : words === 0
+          ? Number.POSITIVE_INFINITY
+          : (images.length * limits.wordsPerImage) / words;
+    return measure(
+      ramp(x, [0, 1, null, null]),
+      images.length,
+      `${count(words, 'word')} with ${count(images.length, 'picture')}: add ${count(Math.max(1, wanted - images.length), 'picture')}.`,
+    );
   },
 };

@@ -7,6 +7,13 @@ describe('image-weight', () => {
     ['light', { md: '![a](a.png)', pictures: { 'a.png': { bytes: 90_000, width: 1200 } } }, 1],
     ['600 kB', { md: '![a](a.png)', pictures: { 'a.png': { bytes: 600_000 } } }, 0.5],
     ['very wide', { md: '![a](a.png)', pictures: { 'a.png': { bytes: 90_000, width: 3000 } } }, 0.5],
-    ['the mean over those known', { md: '![a](a.png)\n\n![b](b.png)\n\n![c](c.png)', pictures: { 'a.png': {}, 'b.png': { bytes: 2_000_000 } } }, 0.5],
+    [
+      'the mean over those known',
+      {
+        md: '![a](a.png)\n\n![b](b.png)\n\n![c](c.png)',
+        pictures: { 'a.png': {}, 'b.png': { bytes: 2_000_000 } },
+      },
+      0.5,
+    ],
   ])('%s', (_, given, expected) => expect(share('image-weight', given)).toBe(expected));
 });

@@ -18,7 +18,8 @@ export const imageWeight: Criterion = {
   title: 'Picture file size',
   place: 'featured',
   applies: (facts) => facts.images.some(({ src }) => facts.settings.pictures.has(src)),
-  target: ({ imageKilobytes, imagePixels }) => `${wished(imageKilobytes, 'kB')}, at most ${imagePixels} px wide`,
+  target: ({ imageKilobytes, imagePixels }) =>
+    `${wished(imageKilobytes, 'kB')}, at most ${imagePixels} px wide`,
   measure(facts) {
     const { limits } = facts.settings;
     const judged = sized(facts).map(({ image, size }) => {
@@ -30,6 +31,13 @@ export const imageWeight: Criterion = {
     const heaviest = Math.max(...judged.map(({ size }) => size.bytes));
     const [worst] = poor;
     const width = worst?.size.width ? ` and ${worst.size.width} px wide` : '';
-    return measure(share, `${Math.round(heaviest / 1000)} kB`, worst ? `${nameOf(worst.image)} has ${Math.round(worst.size.bytes / 1000)} kB${width}. Save it smaller.` : '', imagePlaces(poor.map(({ image }) => image)));
+    return measure(
+      share,
+      `${Math.round(heaviest / 1000)} kB`,
+      worst
+        ? `${nameOf(worst.image)} has ${Math.round(worst.size.bytes / 1000)} kB${width}. Save it smaller.`
+        : '',
+      imagePlaces(poor.map(({ image }) => image)),
+    );
   },
 };

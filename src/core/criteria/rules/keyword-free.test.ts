@@ -8,7 +8,18 @@ describe('keyword-free', () => {
     ['taken', { keyword: 'bike tour', md: PROSE, others: [{ keyword: 'Bike Tour', title: 'Old' }] }, 0],
     ['taken as a variant', { keyword: 'bike tour', md: PROSE, others: [{ keyword: 'touring bikes' }] }, 0],
     ['no keyword', { md: PROSE, others: [] }, 0],
-    ['the other way round is another target', { keyword: 'word to pdf', md: PROSE, others: [{ keyword: 'pdf to word' }] }, 1],
+    [
+      'the other way round is another target',
+      { keyword: 'word to pdf', md: PROSE, others: [{ keyword: 'pdf to word' }] },
+      1,
+    ],
   ])('%s', (_, given, expected) => expect(share('keyword-free', given)).toBe(expected));
-  it('names the rival', () => expect(judge('keyword-free', { keyword: 'bike tour', md: PROSE, others: [{ keyword: 'bike tours', title: 'Old' }] }).advice).toContain('"Old"'));
+  it('names the rival', () =>
+    expect(
+      judge('keyword-free', {
+        keyword: 'bike tour',
+        md: PROSE,
+        others: [{ keyword: 'bike tours', title: 'Old' }],
+      }).advice,
+    ).toContain('"Old"'));
 });

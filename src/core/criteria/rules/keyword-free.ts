@@ -14,10 +14,15 @@ export const keywordFree: Criterion = {
     if (!facts.keyword) return NO_KEYWORD;
     const rivals = new Map<string, string>();
     for (const key of keywordKeys(facts.keyword, facts.english)) {
-      for (const post of site!.targets.get(key) ?? []) if (post.id !== site!.postId) rivals.set(post.id, post.title);
+      for (const post of site!.targets.get(key) ?? [])
+        if (post.id !== site!.postId) rivals.set(post.id, post.title);
     }
     if (rivals.size === 0) return measure(1, 'free', '');
     const names = [...rivals.values()].map((title) => `"${title}"`).join(', ');
-    return measure(0, `also: ${[...rivals.values()][0]}`, `"${facts.keyword}" is already the target of ${names}. Choose another, or merge the two.`);
+    return measure(
+      0,
+      `also: ${[...rivals.values()][0]}`,
+      `"${facts.keyword}" is already the target of ${names}. Choose another, or merge the two.`,
+    );
   },
 };

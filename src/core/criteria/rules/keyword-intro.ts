@@ -1,19 +1,28 @@
+import type { MatchKind } from '../../language/index.ts';
 import { MATCH_VALUES } from '../../language/index.ts';
 import type { Criterion, Evidence } from '../criterion.ts';
-import { kindInWords, measure, NO_KEYWORD, placeIn, wholeBlock } from '../judging.ts';
 import type { DraftFacts } from '../draft-facts.ts';
-import type { MatchKind } from '../../language/index.ts';
+import { kindInWords, measure, NO_KEYWORD, placeIn, wholeBlock } from '../judging.ts';
 
 /** The best match of the keyword within the intro: the first words of the body after the title. */
-export function introMatch({ readings, titleBlock, settings: { limits } }: DraftFacts): { value: number; kind: MatchKind | null; evidence: Evidence | null } {
+export function introMatch({ readings, titleBlock, settings: { limits } }: DraftFacts): {
+  value: number;
+  kind: MatchKind | null;
+  evidence: Evidence | null;
+} {
   let before = 0;
-  let best: { value: number; kind: MatchKind | null; evidence: Evidence | null } = { value: 0, kind: null, evidence: null };
+  let best: { value: number; kind: MatchKind | null; evidence: Evidence | null } = {
+    value: 0,
+    kind: null,
+    evidence: null,
+  };
   for (const [index, { block, words, uses }] of readings.entries()) {
     if (index === titleBlock) continue;
     if (before >= limits.introWords) break;
     for (const { match, lastWord } of uses) {
       const value = MATCH_VALUES[match.kind];
-      if (before + lastWord < limits.introWords && value > best.value) best = { value, kind: match.kind, evidence: placeIn(block, index, match.start, match.end) };
+      if (before + lastWord < limits.introWords && value > best.value)
+        best = { value, kind: match.kind, evidence: placeIn(block, index, match.start, match.end) };
     }
     before += words;
   }

@@ -5,8 +5,16 @@ describe('keyword-rate', () => {
   it.each<[string, Case, number | null]>([
     ['no use', { keyword: 'bike tour', md: PROSE }, 0],
     ['one use', { keyword: 'bike tour', md: `${words(200)} bike tour.` }, 0.333],
-    ['three uses in 200 words', { keyword: 'bike tour', md: `A bike tour. ${words(200)} bike tour. Bike tours.` }, 1],
-    ['more uses earn nothing more', { keyword: 'bike tour', md: `${'A bike tour. '.repeat(9)}${words(600)}` }, 1],
+    [
+      'three uses in 200 words',
+      { keyword: 'bike tour', md: `A bike tour. ${words(200)} bike tour. Bike tours.` },
+      1,
+    ],
+    [
+      'more uses earn nothing more',
+      { keyword: 'bike tour', md: `${'A bike tour. '.repeat(9)}${words(600)}` },
+      1,
+    ],
     ['a near use counts 0.6', { keyword: 'bike tour', md: `Tour by bike. ${words(200)}` }, 0.2],
     ['stuffed', { keyword: 'bike tour', md: `${'A bike tour. '.repeat(8)}${words(176)}` }, 0.4],
     ['nothing but the keyword', { keyword: 'bike tour', md: 'Bike tour. '.repeat(20) }, 0],

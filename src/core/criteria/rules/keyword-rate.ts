@@ -6,9 +6,11 @@ export const keywordRate: Criterion = {
   id: 'keyword-rate',
   group: 'keyword',
   title: 'Uses of the keyword',
+  unit: 'uses',
   place: 'text',
   applies: () => true,
-  target: ({ keywordUses, keywordRate: [full] }) => `${keywordUses} uses or more, at most ${full} in 100 words`,
+  target: ({ keywordUses, keywordRate: [full] }) =>
+    `${keywordUses} uses or more, at most ${full} in 100 words`,
   measure(facts, { study }) {
     if (!facts.keyword) return NO_KEYWORD;
     const { keywordUses, keywordRate } = facts.settings.limits;
@@ -18,9 +20,20 @@ export const keywordRate: Criterion = {
     const stuffed = ramp(rate, [null, null, full, Math.max(full, none)]);
     const uses = Math.round(facts.useCount * 10) / 10;
     if (stuffed < enough) {
-      const evidence = facts.readings.flatMap(({ block, uses }, index) => uses.map(({ match }) => placeIn(block, index, match.start, match.end)));
-      return measure(stuffed, uses, `${count(uses, 'use')} in ${count(facts.words, 'word')} is ${rate.toFixed(1)} in 100. Take some out; ${full} in 100 is plenty.`, evidence);
+      const evidence = facts.readings.flatMap(({ block, uses }, index) =>
+        uses.map(({ match }) => placeIn(block, index, match.start, match.end)),
+      );
+      return measure(
+        stuffed,
+        uses,
+        `${count(uses, 'use')} in ${count(facts.words, 'word')} is ${rate.toFixed(1)} in 100. Take some out; ${full} in 100 is plenty.`,
+        evidence,
+      );
     }
-    return measure(enough, uses, `Use "${facts.keyword}" ${keywordUses} times; so far it stands ${uses === 1 ? 'once' : `${uses} times`}.`);
+    return measure(
+      enough,
+      uses,
+      `Use "${facts.keyword}" ${keywordUses} times; so far it ${uses === 0 ? 'is not there' : uses === 1 ? 'stands once' : `stands ${uses} times`}.`,
+    );
   },
 };

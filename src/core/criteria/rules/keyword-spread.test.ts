@@ -4,7 +4,16 @@ import { type Case, PROSE, share, words } from '../judge.test-data.ts';
 describe('keyword-spread', () => {
   it.each<[string, Case, number | null]>([
     ['no keyword', { md: PROSE }, 0],
-    ['a match in each quarter', { keyword: 'bike tour', md: Array(4).fill(`A bike tour. ${words(21)}`).join('\n\n') }, 1],
+    [
+      'a match in each quarter',
+      {
+        keyword: 'bike tour',
+        md: Array(4)
+          .fill(`A bike tour. ${words(21)}`)
+          .join('\n\n'),
+      },
+      1,
+    ],
     ['only at both ends', { keyword: 'bike tour', md: `A bike tour. ${words(94)} bike tour.` }, 0.5],
     ['an empty body', { keyword: 'bike tour' }, 0],
   ])('%s', (_, given, expected) => expect(share('keyword-spread', given)).toBe(expected));

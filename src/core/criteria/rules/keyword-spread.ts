@@ -15,11 +15,16 @@ export const keywordSpread: Criterion = {
     const held = [false, false, false, false];
     let before = 0;
     for (const { words, uses } of facts.readings) {
-      for (const { firstWord } of uses) held[Math.min(3, Math.floor((4 * (before + firstWord)) / facts.words))] = true;
+      for (const { firstWord } of uses)
+        held[Math.min(3, Math.floor((4 * (before + firstWord)) / facts.words))] = true;
       before += words;
     }
     const number = held.filter(Boolean).length;
     const missing = QUARTERS.filter((_, at) => !held[at]);
-    return measure(number / 4, `${number} of 4 quarters`, `Name "${facts.keyword}" in the ${missing.join(', ').replace(/, (\w+)$/, ' and $1')} quarter of the text too.`);
+    return measure(
+      number / 4,
+      `${number} of 4 quarters`,
+      `Name "${facts.keyword}" in the ${missing.join(', ').replace(/, (\w+)$/, ' and $1')} quarter of the text too.`,
+    );
   },
 };

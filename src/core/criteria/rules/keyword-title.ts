@@ -11,7 +11,10 @@ export const keywordTitle: Criterion = {
   measure(facts) {
     if (!facts.keyword) return NO_KEYWORD;
     const { kind, value } = facts.keywordIn(facts.fields.title);
-    const advice = value === 0 ? `Name "${facts.keyword}" in the title.` : `Use "${facts.keyword}" as it is typed; the title has it ${kindInWords(kind)}.`;
+    const advice =
+      value === 0
+        ? `Name "${facts.keyword}" in the title.`
+        : `Use "${facts.keyword}" as it is typed; the title has it ${kindInWords(kind)}.`;
     return measure(value, kindInWords(kind), advice);
   },
 };

@@ -10,7 +10,10 @@ describe('link-words', () => {
     ['the English list is for English', { language: 'de', md: `${PROSE} [here](/t)` }, 1],
   ])('%s', (_, given, expected) => expect(share('link-words', given)).toBe(expected));
   it('offers the title of a known page', () => {
-    const line = judge('link-words', { md: `${PROSE} [here](/tides)`, others: [{ slug: 'tides', title: 'Reading a tide table' }] });
+    const line = judge('link-words', {
+      md: `${PROSE} [here](/tides)`,
+      others: [{ slug: 'tides', title: 'Reading a tide table' }],
+    });
     expect(line.fixes).toEqual(['Use "Reading a tide table"']);
     expect(line.mended().share).toBe(1);
   });

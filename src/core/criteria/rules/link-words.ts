@@ -1,19 +1,24 @@
 import { fold } from '../../language/index.ts';
 import type { Criterion, Fix } from '../criterion.ts';
-import { isJudgeable, type DraftFacts, type LinkFact } from '../draft-facts.ts';
+import { type DraftFacts, isJudgeable, type LinkFact } from '../draft-facts.ts';
 import { measure, placeIn } from '../judging.ts';
 
 const SAYS_NOTHING = new Set(
-  'here|this|that|it|link|this link|click|click here|read more|more|read on|learn more|see more|find out more|this page|this post|this article|page|post|article|source|website|site|there|continue|continue reading|details|info|more info|go|see here|read this'.split('|'),
+  'here|this|that|it|link|this link|click|click here|read more|more|read on|learn more|see more|find out more|this page|this post|this article|page|post|article|source|website|site|there|continue|continue reading|details|info|more info|go|see here|read this'.split(
+    '|',
+  ),
 );
 const ADDRESS = /^(?:https?:\/\/|www\.)\S+$/i;
 
 function isVague(link: LinkFact, english: boolean): boolean {
-  const words = fold(link.text).replace(/[\s\p{P}]+/gu, ' ').trim();
+  const words = fold(link.text)
+    .replace(/[\s\p{P}]+/gu, ' ')
+    .trim();
   return words === '' || ADDRESS.test(link.text.trim()) || (english && SAYS_NOTHING.has(words));
 }
 
-const judged = (facts: DraftFacts) => facts.links.filter((link) => link.end > link.start && !/^\d+$/.test(link.text.trim()));
+const judged = (facts: DraftFacts) =>
+  facts.links.filter((link) => link.end > link.start && !/^\d+$/.test(link.text.trim()));
 
 export const linkWords: Criterion = {
   id: 'link-words',
@@ -40,7 +45,21 @@ export const linkWords: Criterion = {
         const title = link.path === null ? undefined : site?.pages?.get(link.path);
         if (!title) return [];
         const quote = link.block.text.slice(link.start, link.end);
-        return [{ label: `Use "${title}"`, edits: [{ kind: 'replace-text', blockId: link.block.id, start: link.start, end: link.end, quote, text: title }] }];
+        return [
+          {
+            label: `Use "${title}"`,
+            edits: [
+              {
+                kind: 'replace-text',
+                blockId: link.block.id,
+                start: link.start,
+                end: link.end,
+                quote,
+                text: title,
+              },
+            ],
+          },
+        ];
       });
   },
 };

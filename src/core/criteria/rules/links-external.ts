@@ -5,6 +5,7 @@ export const linksExternal: Criterion = {
   id: 'links-external',
   group: 'links',
   title: 'External links',
+  unit: 'links',
   place: 'text',
   applies: () => true,
   target: () => 'at least one link to another site',

@@ -4,24 +4,37 @@ import { count, measure, placeIn } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 
 /** Links to other pages of the site: not home, not the post itself. */
-export const linksToOthers = ({ links, settings: { ownPath } }: DraftFacts) => links.filter(({ path }) => path !== null && path !== '/' && path !== ownPath);
+export const linksToOthers = ({ links, settings: { ownPath } }: DraftFacts) =>
+  links.filter(({ path }) => path !== null && path !== '/' && path !== ownPath);
 
 export const linksInternal: Criterion = {
   id: 'links-internal',
   group: 'links',
   title: 'Internal links',
+  unit: 'links',
   place: 'text',
   applies: () => true,
-  target: ({ internalLinks: [, from, to] }) => `${from}-${to} links to other pages of the site per 1,000 words`,
+  target: ({ internalLinks: [, from, to] }) =>
+    `${from}-${to} links to other pages of the site per 1,000 words`,
   measure(facts) {
     const links = linksToOthers(facts);
     const limits = facts.settings.limits.internalLinks;
-    const x = links.length === 0 ? 0 : facts.words === 0 ? Number.POSITIVE_INFINITY : (1000 * links.length) / facts.words;
+    const x =
+      links.length === 0
+        ? 0
+        : facts.words === 0
+          ? Number.POSITIVE_INFINITY
+          : (1000 * links.length) / facts.words;
     const many = limits[2] !== null && x > limits[2];
     const wanted = Math.max(1, Math.ceil(((limits[1] ?? 0) * facts.words) / 1000) - links.length);
     const advice = many
       ? `${count(links.length, 'internal link')} for ${count(facts.words, 'word')}: more than one for every ${Math.round(1000 / (limits[2] ?? 10))} words. Write on, or keep those that help.`
       : `Link to ${count(wanted, 'more page')} of your site.`;
-    return measure(ramp(x, limits), links.length, advice, many ? links.map(({ block, index, start, end }) => placeIn(block, index, start, end)) : []);
+    return measure(
+      ramp(x, limits),
+      links.length,
+      advice,
+      many ? links.map(({ block, index, start, end }) => placeIn(block, index, start, end)) : [],
+    );
   },
 };

@@ -5,9 +5,25 @@ describe('links-live', () => {
   it.each<[string, Case, number | null]>([
     ['judged alone', { md: `${PROSE} [a](/a)` }, null],
     ['no link', { md: PROSE, others: [] }, null],
-    ['a known post and a dead link', { md: `${PROSE} [a](/tides) [b](/gone)`, others: [{ slug: 'tides' }] }, 0.5],
-    ['a known page of another kind', { md: `${PROSE} [a](/shop/)`, others: [], site: { pages: [{ address: 'https://own.example/shop' }] } }, 1],
-    ['a picture over plain http', { md: `${PROSE} [a](/tides)\n\n![a](http://own.example/a.png)`, others: [{ slug: 'tides' }] }, 0.5],
+    [
+      'a known post and a dead link',
+      { md: `${PROSE} [a](/tides) [b](/gone)`, others: [{ slug: 'tides' }] },
+      0.5,
+    ],
+    [
+      'a known page of another kind',
+      { md: `${PROSE} [a](/shop/)`, others: [], site: { pages: [{ address: 'https://own.example/shop' }] } },
+      1,
+    ],
+    [
+      'a picture over plain http',
+      { md: `${PROSE} [a](/tides)\n\n![a](http://own.example/a.png)`, others: [{ slug: 'tides' }] },
+      0.5,
+    ],
   ])('%s', (_, given, expected) => expect(share('links-live', given)).toBe(expected));
-  it('offers https', () => expect(judge('links-live', { md: `${PROSE} [a](/)\n\n![a](http://own.example/a.png)`, others: [] }).mended().share).toBe(1));
+  it('offers https', () =>
+    expect(
+      judge('links-live', { md: `${PROSE} [a](/)\n\n![a](http://own.example/a.png)`, others: [] }).mended()
+        .share,
+    ).toBe(1));
 });

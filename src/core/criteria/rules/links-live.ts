@@ -1,5 +1,5 @@
 import type { Criterion, Evidence } from '../criterion.ts';
-import { isJudgeable, type DraftFacts } from '../draft-facts.ts';
+import { type DraftFacts, isJudgeable } from '../draft-facts.ts';
 import { measure, placeIn, wholeBlock } from '../judging.ts';
 import type { SiteFacts } from '../surroundings.ts';
 
@@ -15,13 +15,21 @@ function items(facts: DraftFacts, pages: NonNullable<SiteFacts['pages']>): Item[
   for (const { kind, path, href, block, index, start, end } of facts.links) {
     if (kind !== 'internal' || path === null) continue;
     const live = path === '/' || path === facts.settings.ownPath || pages.has(path);
-    out.push({ live, what: `${href} is no known page of the site. Correct the link, or add the page.`, place: end > start ? placeIn(block, index, start, end) : wholeBlock(block, index) });
+    out.push({
+      live,
+      what: `${href} is no known page of the site. Correct the link, or add the page.`,
+      place: end > start ? placeIn(block, index, start, end) : wholeBlock(block, index),
+    });
   }
   facts.blocks.forEach((block, index) => {
     const addresses = block.kind === 'kept' ? (block.embeds ?? []) : block.image ? [block.image.src] : [];
     for (const address of addresses) {
       if (!/^https?:/i.test(address)) continue;
-      out.push({ live: !/^http:/i.test(address), what: `${address} is loaded over plain http; browsers block that. Use https.`, place: wholeBlock(block, index) });
+      out.push({
+        live: !/^http:/i.test(address),
+        what: `${address} is loaded over plain http; browsers block that. Use https.`,
+        place: wholeBlock(block, index),
+      });
     }
   });
   return out;
@@ -32,16 +40,34 @@ export const linksLive: Criterion = {
   group: 'links',
   title: 'Links that lead somewhere',
   place: 'text',
-  applies: (facts, { site }) => isJudgeable(facts) && facts.links.length > 0 && site?.pages != null && items(facts, site.pages).length > 0,
+  applies: (facts, { site }) =>
+    isJudgeable(facts) &&
+    facts.links.length > 0 &&
+    site?.pages != null &&
+    items(facts, site.pages).length > 0,
   target: () => 'internal links lead to known pages; nothing over plain http',
   measure(facts, { site }) {
     const all = items(facts, site!.pages!);
     const dead = all.filter((item) => !item.live);
-    return measure((all.length - dead.length) / all.length, `${all.length - dead.length} of ${all.length}`, dead[0]?.what ?? '', dead.map((item) => item.place));
+    return measure(
+      (all.length - dead.length) / all.length,
+      `${all.length - dead.length} of ${all.length}`,
+      dead[0]?.what ?? '',
+      dead.map((item) => item.place),
+    );
   },
   fixes(facts) {
     const plain = facts.blocks.filter((block) => block.image && /^http:/i.test(block.image.src));
     if (plain.length === 0) return [];
-    return [{ label: 'Load over https', edits: plain.map(({ id, image }) => ({ kind: 'set-picture', blockId: id, picture: { src: image!.src.replace(/^http:/i, 'https:') } })) }];
+    return [
+      {
+        label: 'Load over https',
+        edits: plain.map(({ id, image }) => ({
+          kind: 'set-picture',
+          blockId: id,
+          picture: { src: image!.src.replace(/^http:/i, 'https:') },
+        })),
+      },
+    ];
   },
 };

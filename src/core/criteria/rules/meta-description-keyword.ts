@@ -14,8 +14,11 @@ export const metaDescriptionKeyword: Criterion = {
     const text = facts.fields.metaDescription.trim();
     const { kind, value, match } = facts.keywordIn(text);
     if (!match) return measure(0, 'not found', `Name "${facts.keyword}" in the meta description.`);
-    const late = pixelWidth(text.slice(0, match.end), DESCRIPTION_SIZE) > facts.settings.limits.phoneCutPixels;
-    const advice = late ? 'Move the keyword forward: a phone cuts the description before it.' : `Use "${facts.keyword}" as it is typed; the match is ${kindInWords(kind)}.`;
+    const late =
+      pixelWidth(text.slice(0, match.end), DESCRIPTION_SIZE) > facts.settings.limits.phoneCutPixels;
+    const advice = late
+      ? 'Move the keyword forward: a phone cuts the description before it.'
+      : `Use "${facts.keyword}" as it is typed; the match is ${kindInWords(kind)}.`;
     return measure(value * (late ? 0.85 : 1), kindInWords(kind), advice);
   },
 };

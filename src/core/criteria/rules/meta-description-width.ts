@@ -8,12 +8,14 @@ export const metaDescriptionWidth: Criterion = {
   id: 'meta-description-width',
   group: 'listing',
   title: 'Meta description width',
+  unit: 'px',
   place: 'meta-description',
   applies: () => true,
   target: (limits) => wished(limits.metaDescriptionPixels, 'px'),
   measure({ fields, settings: { limits } }) {
     const text = fields.metaDescription.trim();
-    if (text === '') return measure(0, null, 'Write a meta description; until then the opening words stand in the results.');
+    if (text === '')
+      return measure(0, null, 'Write a meta description; until then the opening words stand in the results.');
     const exact = pixelWidth(text, DESCRIPTION_SIZE);
     const [, from, to] = limits.metaDescriptionPixels;
     const width = Math.round(exact);
@@ -26,6 +28,13 @@ export const metaDescriptionWidth: Criterion = {
   fixes(facts) {
     if (facts.fields.metaDescription.trim() !== '') return [];
     const value = openingDescription(facts);
-    return value === '' ? [] : [{ label: 'Take the opening sentences', edits: [{ kind: 'set-field', field: 'metaDescription', value }] }];
+    return value === ''
+      ? []
+      : [
+          {
+            label: 'Take the opening sentences',
+            edits: [{ kind: 'set-field', field: 'metaDescription', value }],
+          },
+        ];
   },
 };

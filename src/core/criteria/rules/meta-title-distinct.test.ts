@@ -6,6 +6,10 @@ describe('meta-title-distinct', () => {
     ['a post judged alone', { title: 'Tides', md: PROSE }, null],
     ['too little text', { title: 'Tides', md: 'Short.', others: [] }, null],
     ['a meta title of its own', { title: 'Tides', md: PROSE, others: [{ title: 'Bread' }] }, 1],
-    ['one that another post has, whatever the case', { title: 'Tides', md: PROSE, others: [{ title: 'tides' }] }, 0],
+    [
+      'one that another post has, whatever the case',
+      { title: 'Tides', md: PROSE, others: [{ title: 'tides' }] },
+      0,
+    ],
   ])('%s', (_, given, expected) => expect(share('meta-title-distinct', given)).toBe(expected));
 });

@@ -10,9 +10,15 @@ export const metaTitleDistinct: Criterion = {
   applies: (facts, { site }) => site !== null && isJudgeable(facts),
   target: () => 'no other post of the site has it',
   measure({ metaTitle }, { site }) {
-    const others = (site!.metaTitles.get(metaTitle.toLowerCase()) ?? []).filter((post) => post.id !== site!.postId);
+    const others = (site!.metaTitles.get(metaTitle.toLowerCase()) ?? []).filter(
+      (post) => post.id !== site!.postId,
+    );
     if (metaTitle === '') return measure(0, null, 'Write a title or a meta title.');
     if (others.length === 0) return measure(1, 'distinct', '');
-    return measure(0, `also: ${others[0].title}`, `"${others.map((post) => post.title).join('", "')}" has the same meta title. Tell the two apart.`);
+    return measure(
+      0,
+      `also: ${others[0].title}`,
+      `"${others.map((post) => post.title).join('", "')}" has the same meta title. Tell the two apart.`,
+    );
   },
 };

@@ -14,7 +14,9 @@ export const metaTitleKeyword: Criterion = {
     const { kind, value, match } = facts.keywordIn(facts.metaTitle);
     if (!match) return measure(0, 'not found', `Name "${facts.keyword}" in the meta title.`);
     const late = match.start > facts.metaTitle.length / 2;
-    const advice = late ? 'Move the keyword to the first half of the meta title.' : `Use "${facts.keyword}" as it is typed; the match is ${kindInWords(kind)}.`;
+    const advice = late
+      ? 'Move the keyword to the first half of the meta title.'
+      : `Use "${facts.keyword}" as it is typed; the match is ${kindInWords(kind)}.`;
     return measure(value * (late ? 0.85 : 1), kindInWords(kind), advice);
   },
   fixes(facts) {

@@ -7,6 +7,7 @@ export const metaTitleWidth: Criterion = {
   id: 'meta-title-width',
   group: 'listing',
   title: 'Meta title width',
+  unit: 'px',
   place: 'meta-title',
   applies: () => true,
   target: (limits) => wished(limits.metaTitlePixels, 'px'),

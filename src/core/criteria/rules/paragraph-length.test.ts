@@ -7,5 +7,6 @@ describe('paragraph-length', () => {
     ['one of two long', { md: `${words(130)}\n\n${PROSE}` }, 0.5],
     ['list items are no paragraphs', { md: `- ${words(130)}\n\n${PROSE}` }, 1],
   ])('%s', (_, given, expected) => expect(share('paragraph-length', given)).toBe(expected));
-  it('offers to break it at a sentence', () => expect(judge('paragraph-length', { md: words(130) }).mended().share).toBe(1));
+  it('offers to break it at a sentence', () =>
+    expect(judge('paragraph-length', { md: words(130) }).mended().share).toBe(1));
 });

@@ -1,9 +1,12 @@
-import type { Criterion, Fix } from '../criterion.ts';
 import { sentenceSpans } from '../block-reader.ts';
-import { isJudgeable, type DraftFacts } from '../draft-facts.ts';
+import type { Criterion, Fix } from '../criterion.ts';
+import { type DraftFacts, isJudgeable } from '../draft-facts.ts';
 import { count, measure, wholeBlock } from '../judging.ts';
 
-const longOnes = ({ readings, settings: { limits } }: DraftFacts) => readings.flatMap((reading, index) => (reading.paragraph && reading.words > limits.paragraphWords ? [{ reading, index }] : []));
+const longOnes = ({ readings, settings: { limits } }: DraftFacts) =>
+  readings.flatMap((reading, index) =>
+    reading.paragraph && reading.words > limits.paragraphWords ? [{ reading, index }] : [],
+  );
 
 export const paragraphLength: Criterion = {
   id: 'paragraph-length',
@@ -18,7 +21,12 @@ export const paragraphLength: Criterion = {
     const long = longOnes(facts);
     const [first] = long;
     const more = long.length > 1 ? ` ${long.length - 1} more ${long.length === 2 ? 'is' : 'are'} long.` : '';
-    return measure((all - long.length) / all, `${long.length} of ${all} long`, first ? `This paragraph has ${count(first.reading.words, 'word')}. Break it up.${more}` : '', long.map(({ reading, index }) => wholeBlock(reading.block, index)));
+    return measure(
+      (all - long.length) / all,
+      `${long.length} of ${all} long`,
+      first ? `This paragraph has ${count(first.reading.words, 'word')}. Break it up.${more}` : '',
+      long.map(({ reading, index }) => wholeBlock(reading.block, index)),
+    );
   },
   fixes(facts) {
     return longOnes(facts).flatMap(({ reading: { block, tokens, words } }): Fix[] => {
@@ -30,7 +38,12 @@ export const paragraphLength: Criterion = {
         before += own;
       }
       if (!best) return [];
-      return [{ label: 'Break it in the middle', edits: [{ kind: 'split-block', blockId: block.id, at: best.at, newId: `${block.id}-2` }] }];
+      return [
+        {
+          label: 'Break it in the middle',
+          edits: [{ kind: 'split-block', blockId: block.id, at: best.at, newId: `${block.id}-2` }],
+        },
+      ];
     });
   },
 };

@@ -1,4 +1,11 @@
-import { areVariants, inflectionCandidates, isStopWord, normalForm, plainWords, type Vocabulary } from '../../language/index.ts';
+import {
+  areVariants,
+  inflectionCandidates,
+  isStopWord,
+  normalForm,
+  plainWords,
+  type Vocabulary,
+} from '../../language/index.ts';
 import type { Criterion } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { measure } from '../judging.ts';
@@ -15,16 +22,24 @@ function sections({ readings }: DraftFacts): Set<number>[] {
 }
 
 /** True where one section holds every content word of the question, or an inflection of it. */
-function isAnswered(question: string, parts: Set<number>[], vocabulary: Vocabulary, english: boolean): boolean {
+function isAnswered(
+  question: string,
+  parts: Set<number>[],
+  vocabulary: Vocabulary,
+  english: boolean,
+): boolean {
   const all = plainWords(question);
   const content = english ? all.filter((word) => !isStopWord(word)) : all;
-  const wanted = (content.length ? content : all).map(normalForm).map((form) => ({ form, candidates: inflectionCandidates(form) }));
+  const wanted = (content.length ? content : all)
+    .map(normalForm)
+    .map((form) => ({ form, candidates: inflectionCandidates(form) }));
   if (wanted.length === 0) return false;
   return parts.some((ids) =>
     wanted.every(({ form, candidates }) => {
       for (const id of ids) {
         if (vocabulary.normal(id) === form) return true;
-        if (english && areVariants(form, candidates, vocabulary.normal(id), vocabulary.candidates(id))) return true;
+        if (english && areVariants(form, candidates, vocabulary.normal(id), vocabulary.candidates(id)))
+          return true;
       }
       return false;
     }),
@@ -41,7 +56,13 @@ export const questionsAnswered: Criterion = {
   measure(facts) {
     const parts = sections(facts);
     const { questions } = facts.fields;
-    const open = questions.filter((question) => !isAnswered(question, parts, facts.reader.vocabulary, facts.english));
-    return measure((questions.length - open.length) / questions.length, `${questions.length - open.length} of ${questions.length}`, `No section answers "${open[0]}" yet.`);
+    const open = questions.filter(
+      (question) => !isAnswered(question, parts, facts.reader.vocabulary, facts.english),
+    );
+    return measure(
+      (questions.length - open.length) / questions.length,
+      `${questions.length - open.length} of ${questions.length}`,
+      `No section answers "${open[0]}" yet.`,
+    );
   },
 };

@@ -1,6 +1,6 @@
 import { fleschReadingEase } from '../../language/index.ts';
 import type { Criterion } from '../criterion.ts';
-import { isJudgeable, type DraftFacts } from '../draft-facts.ts';
+import { type DraftFacts, isJudgeable } from '../draft-facts.ts';
 import { measure } from '../judging.ts';
 
 /** Counts over running text: headings, captions and table cells are no sentences to read. */
@@ -25,10 +25,16 @@ export const readingEase: Criterion = {
   measure(facts) {
     const ease = fleschReadingEase(proseCounts(facts));
     if (ease === null) return measure(0, null, 'There is no running text yet.');
-    const { readingEase: [from, to], readingEaseMargin } = facts.settings.limits;
+    const {
+      readingEase: [from, to],
+      readingEaseMargin,
+    } = facts.settings.limits;
     const outside = Math.max(0, from - ease, ease - to);
     const rounded = Math.round(ease);
-    const advice = ease < from ? `Reading ease is ${rounded}: use shorter sentences and plainer words.` : `Reading ease is ${rounded}: the sentences are very short. Join some.`;
+    const advice =
+      ease < from
+        ? `Reading ease is ${rounded}: use shorter sentences and plainer words.`
+        : `Reading ease is ${rounded}: the sentences are very short. Join some.`;
     return measure(Math.max(0, 1 - outside / readingEaseMargin), rounded, advice);
   },
 };

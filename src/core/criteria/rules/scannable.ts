@@ -18,6 +18,10 @@ export const scannable: Criterion = {
       last = key;
     }
     const share = found === 0 ? 0 : words === 0 ? 1 : Math.min(1, (found * limits.wordsPerScanPoint) / words);
-    return measure(share, found, `${count(found, 'list, table or quote', 'lists, tables or quotes')} in ${count(words, 'word')}. Turn an enumeration into a list.`);
+    return measure(
+      share,
+      found,
+      `${count(found, 'list, table or quote', 'lists, tables or quotes')} in ${count(words, 'word')}. Turn an enumeration into a list.`,
+    );
   },
 };

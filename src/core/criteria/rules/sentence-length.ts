@@ -9,7 +9,8 @@ export const sentenceLength: Criterion = {
   title: 'Length of sentences',
   place: 'text',
   applies: isJudgeable,
-  target: ({ sentenceShare: [, from], sentenceWords }) => `${Math.round((from ?? 0) * 100)} % of sentences with at most ${sentenceWords} words`,
+  target: ({ sentenceShare: [, from], sentenceWords }) =>
+    `${Math.round((from ?? 0) * 100)} % of sentences with at most ${sentenceWords} words`,
   measure({ readings, settings: { limits } }) {
     let all = 0;
     let long = 0;
@@ -20,7 +21,17 @@ export const sentenceLength: Criterion = {
     }
     if (all === 0) return measure(0, 'no sentences', 'There is no running text yet.');
     const share = ramp((all - long) / all, limits.sentenceShare);
-    const evidence = share === 1 ? [] : readings.flatMap(({ block, longSentences }, index) => longSentences.map(({ start, end }) => placeIn(block, index, start, end)));
-    return measure(share, `${long} of ${all} long`, `${count(long, 'sentence')} ${long === 1 ? 'has' : 'have'} more than ${limits.sentenceWords} words. Split some.`, evidence);
+    const evidence =
+      share === 1
+        ? []
+        : readings.flatMap(({ block, longSentences }, index) =>
+            longSentences.map(({ start, end }) => placeIn(block, index, start, end)),
+          );
+    return measure(
+      share,
+      `${long} of ${all} long`,
+      `${count(long, 'sentence')} ${long === 1 ? 'has' : 'have'} more than ${limits.sentenceWords} words. Split some.`,
+      evidence,
+    );
   },
 };

@@ -1,4 +1,10 @@
-import { areVariants, inflectionCandidates, isFunctionWord, normalForm, plainWords } from '../../language/index.ts';
+import {
+  areVariants,
+  inflectionCandidates,
+  isFunctionWord,
+  normalForm,
+  plainWords,
+} from '../../language/index.ts';
 import { slugOf } from '../../listing/index.ts';
 import type { Criterion } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
@@ -9,16 +15,23 @@ export function slugCoverage({ fields, keyword, english }: DraftFacts): { wanted
   const all = plainWords(keyword);
   const content = english ? all.filter((word) => !isFunctionWord(word)) : all;
   const wanted = content.length ? content : all;
-  const slugWords = fields.slug.split(/[-_\s]+/).filter(Boolean).map(normalForm);
+  const slugWords = fields.slug
+    .split(/[-_\s]+/)
+    .filter(Boolean)
+    .map(normalForm);
   const held = wanted.filter((word) => {
     const form = normalForm(word);
     const latin = normalForm(slugOf(word));
     return slugWords.some(
-      (other) => other === form || other === latin || (english && areVariants(form, inflectionCandidates(form), other, inflectionCandidates(other))),
+      (other) =>
+        other === form ||
+        other === latin ||
+        (english && areVariants(form, inflectionCandidates(form), other, inflectionCandidates(other))),
     );
   });
   // A keyword in a script without spaces may stand in the slug as a piece of a longer run.
-  if (held.length < wanted.length && fields.slug.toLowerCase().includes(keyword.toLowerCase())) return { wanted, held: wanted };
+  if (held.length < wanted.length && fields.slug.toLowerCase().includes(keyword.toLowerCase()))
+    return { wanted, held: wanted };
   return { wanted, held };
 }
 
@@ -34,12 +47,18 @@ export const slugKeyword: Criterion = {
     const { wanted, held } = slugCoverage(facts);
     if (wanted.length === 0) return measure(0, null, 'The keyword holds no word.');
     const missing = wanted.filter((word) => !held.includes(word));
-    return measure(held.length / wanted.length, `${held.length} of ${wanted.length} words`, `The slug lacks ${missing.map((word) => `"${word}"`).join(', ')}.`);
+    return measure(
+      held.length / wanted.length,
+      `${held.length} of ${wanted.length} words`,
+      `The slug lacks ${missing.map((word) => `"${word}"`).join(', ')}.`,
+    );
   },
   fixes(facts) {
     const value = slugOf(facts.keyword);
     if (value === '' || facts.fields.slug === value) return [];
     const { wanted, held } = slugCoverage(facts);
-    return held.length === wanted.length ? [] : [{ label: `Use "${value}"`, edits: [{ kind: 'set-field', field: 'slug', value }] }];
+    return held.length === wanted.length
+      ? []
+      : [{ label: `Use "${value}"`, edits: [{ kind: 'set-field', field: 'slug', value }] }];
   },
 };

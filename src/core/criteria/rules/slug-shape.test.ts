@@ -7,7 +7,11 @@ describe('slug-shape', () => {
     ['no slug', { md: PROSE }, 0],
     ['short and clean', { md: PROSE, slug: 'estuary-tides' }, 1],
     ['small words', { md: PROSE, slug: 'the-tides-of-the-estuary' }, 0.66],
-    ["the keyword's own small words", { md: PROSE, keyword: 'how to fix a flat', slug: 'how-to-fix-a-flat' }, 1],
+    [
+      "the keyword's own small words",
+      { md: PROSE, keyword: 'how to fix a flat', slug: 'how-to-fix-a-flat' },
+      1,
+    ],
     ['a date and underscores', { md: PROSE, slug: '2024_tides' }, 0.32],
     ['capitals and an accent', { md: PROSE, slug: 'Süd-tides' }, 0.32],
     ['letters of a script that is not Latin', { md: PROSE, title: '自転車旅行', slug: '自転車旅行' }, 1],

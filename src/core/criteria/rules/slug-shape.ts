@@ -1,8 +1,7 @@
-import { plainWords } from '../../language/index.ts';
-import { isStopWord, normalForm } from '../../language/index.ts';
+import { isStopWord, normalForm, plainWords } from '../../language/index.ts';
 import { slugOf } from '../../listing/index.ts';
 import type { Criterion } from '../criterion.ts';
-import { isJudgeable, type DraftFacts } from '../draft-facts.ts';
+import { type DraftFacts, isJudgeable } from '../draft-facts.ts';
 import { measure } from '../judging.ts';
 
 const LATIN = /^[\p{Script=Latin}\p{N}\p{P}\p{S}\p{Z}\p{M}]*$/u;
@@ -13,7 +12,8 @@ function faultsOf(facts: DraftFacts): string[] {
   const words = slug.split(/[-_]+/).filter(Boolean);
   const beside = words.filter((word) => !own.has(normalForm(word)));
   const faults: string[] = [];
-  if (beside.length > facts.settings.limits.slugWords) faults.push(`${beside.length} words beside the keyword's`);
+  if (beside.length > facts.settings.limits.slugWords)
+    faults.push(`${beside.length} words beside the keyword's`);
   const stops = facts.english ? beside.filter((word) => isStopWord(word.toLowerCase())) : [];
   if (stops.length) faults.push(`small words (${stops.join(', ')})`);
   if (/(?:^|\D)(?:19|20)\d\d(?:-\d\d)?(?:\D|$)/.test(slug)) faults.push('a date');
@@ -21,7 +21,8 @@ function faultsOf(facts: DraftFacts): string[] {
   if (slug.includes('_')) faults.push('underscores');
   if (slug !== slug.toLowerCase()) faults.push('capitals');
   // biome-ignore lint/suspicious/noControlCharactersInRegex: ASCII as a range
-  if (/[^\x00-\x7f]/.test(slug) && LATIN.test(`${facts.fields.title} ${slug}`)) faults.push('letters with accents');
+  if (/[^\x00-\x7f]/.test(slug) && LATIN.test(`${facts.fields.title} ${slug}`))
+    faults.push('letters with accents');
   return faults;
 }
 
@@ -31,11 +32,16 @@ export const slugShape: Criterion = {
   title: 'Slug form',
   place: 'slug',
   applies: isJudgeable,
-  target: (limits) => `up to ${limits.slugWords} words beside the keyword's; no small words, dates, ids, underscores or capitals`,
+  target: (limits) =>
+    `up to ${limits.slugWords} words beside the keyword's; no small words, dates, ids, underscores or capitals`,
   measure(facts) {
     if (facts.fields.slug === '') return measure(0, null, 'Give the post a slug.');
     const faults = faultsOf(facts);
-    return measure(Math.max(0, 1 - 0.34 * faults.length), facts.fields.slug, `The slug has ${faults.join(' and ')}.`);
+    return measure(
+      Math.max(0, 1 - 0.34 * faults.length),
+      facts.fields.slug,
+      `The slug has ${faults.join(' and ')}.`,
+    );
   },
   fixes(facts) {
     const { slug } = facts.fields;

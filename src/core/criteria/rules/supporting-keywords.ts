@@ -10,12 +10,19 @@ export const supportingKeywords: Criterion = {
   target: () => 'each supporting keyword at least once',
   measure({ fields: { supporting }, readings }) {
     const values = new Float64Array(supporting.length);
-    for (const reading of readings) for (const { index, value } of reading.supporting) if (value > values[index]) values[index] = value;
+    for (const reading of readings)
+      for (const { index, value } of reading.supporting) if (value > values[index]) values[index] = value;
     const share = values.reduce((sum, value) => sum + value, 0) / supporting.length;
     const missing = supporting.filter((_, at) => values[at] === 0);
     const near = supporting.filter((_, at) => values[at] > 0 && values[at] < 1);
-    const named = (list: string[]) => list.slice(0, 4).map((phrase) => `"${phrase}"`).join(', ') + (list.length > 4 ? ` and ${list.length - 4} more` : '');
-    const advice = missing.length ? `Not in the text yet: ${named(missing)}.` : `Found as a variant only: ${named(near)}.`;
+    const named = (list: string[]) =>
+      list
+        .slice(0, 4)
+        .map((phrase) => `"${phrase}"`)
+        .join(', ') + (list.length > 4 ? ` and ${list.length - 4} more` : '');
+    const advice = missing.length
+      ? `Not in the text yet: ${named(missing)}.`
+      : `Found as a variant only: ${named(near)}.`;
     return measure(share, `${supporting.length - missing.length} of ${supporting.length}`, advice);
   },
 };

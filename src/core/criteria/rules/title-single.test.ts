@@ -9,5 +9,6 @@ describe('title-single', () => {
     ['another h1', { md: '# Tides\n\n# More' }, 0.5],
     ['two further ones', { title: 'Tides', md: '# A\n\n# B' }, 0.333],
   ])('%s', (_, given, expected) => expect(share('title-single', given)).toBe(expected));
-  it('offers to lower them', () => expect(judge('title-single', { md: '# Tides\n\n# More' }).mended().share).toBe(1));
+  it('offers to lower them', () =>
+    expect(judge('title-single', { md: '# Tides\n\n# More' }).mended().share).toBe(1));
 });

@@ -22,6 +22,11 @@ export const titleSingle: Criterion = {
     if (facts.fields.title.trim() === '') return [];
     const further = sectionHeadings(facts).filter((heading) => heading.level === 1);
     if (further.length === 0) return [];
-    return [{ label: 'Make them level 2', edits: further.map(({ block }) => ({ kind: 'set-heading-level', blockId: block.id, level: 2 })) }];
+    return [
+      {
+        label: 'Make them level 2',
+        edits: further.map(({ block }) => ({ kind: 'set-heading-level', blockId: block.id, level: 2 })),
+      },
+    ];
   },
 };

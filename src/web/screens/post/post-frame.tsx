@@ -43,7 +43,8 @@ export function PostFrame() {
       </main>
     );
   }
-  if (!session || !site || session.id !== postId) return <div aria-busy="true" className="m-6 h-20 rounded-md bg-sand/40" />;
+  if (!session || !site || session.id !== postId)
+    return <div aria-busy="true" className="m-6 h-20 rounded-md bg-sand/40" />;
   return <Frame session={session} site={site} />;
 }
 
@@ -64,10 +65,16 @@ function Frame({ session, site }: PostContext) {
       <header className="flex shrink-0 border-b">
         <div className="min-w-0 flex-1 px-6 pt-2.5">
           <div className="mb-0.5 flex min-w-0 items-baseline gap-3">
-            <h1 className="truncate text-[16px] font-semibold" title={title}>{title}</h1>
+            <h1 className="truncate text-[16px] font-semibold" title={title}>
+              {title}
+            </h1>
             <SaveState />
           </div>
-          <Trail postId={session.id} present={present} states={trailStates(fields, outline.length, words, report)} />
+          <Trail
+            postId={session.id}
+            present={present}
+            states={trailStates(fields, outline.length, words, report)}
+          />
         </div>
         <ScoreCorner />
       </header>
@@ -81,11 +88,21 @@ function Frame({ session, site }: PostContext) {
 
 function SaveState() {
   const { fields, words, save, savedAt } = useAppSelector((state) => state.openPost);
-  const saved = save === 'saved' ? (savedAt ? `saved ${timeInWords(savedAt)}` : 'saved') : save === 'saving' ? 'saving' : 'not saved';
+  const saved =
+    save === 'saved'
+      ? savedAt
+        ? `saved ${timeInWords(savedAt)}`
+        : 'saved'
+      : save === 'saving'
+        ? 'saving'
+        : 'not saved';
   return (
     <p className="shrink-0 text-[13px] whitespace-nowrap text-soft">
-      {STATUS_NAMES[fields.status]} · {words.toLocaleString('en')} {words === 1 ? 'word' : 'words'} · <span className={save === 'failed' ? 'font-semibold text-rust' : ''}>{saved}</span>
-      <span role="status" className="sr-only">{save === 'failed' ? 'Not saved' : ''}</span>
+      {STATUS_NAMES[fields.status]} · {words.toLocaleString('en')} {words === 1 ? 'word' : 'words'} ·{' '}
+      <span className={save === 'failed' ? 'font-semibold text-rust' : ''}>{saved}</span>
+      <span role="status" className="sr-only">
+        {save === 'failed' ? 'Not saved' : ''}
+      </span>
     </p>
   );
 }
@@ -103,14 +120,28 @@ function SaveProblem() {
 function ScoreCorner() {
   const { report, lastChange } = useAppSelector((state) => state.openPost);
   return (
-    <section aria-label="Score" className="flex w-[352px] shrink-0 flex-col justify-center border-l px-4 max-[1100px]:w-[250px]">
+    <section
+      aria-label="Score"
+      className="flex w-[352px] shrink-0 flex-col justify-center border-l px-4 max-[1100px]:w-[250px]"
+    >
       <div className="flex items-center gap-4">
-        <output aria-live="polite" aria-label="Score" className="min-w-11 text-[36px] leading-none font-semibold">
+        <output
+          aria-live="polite"
+          aria-label="Score"
+          className="min-w-11 text-[36px] leading-none font-semibold"
+        >
           {report ? Math.round(report.score) : '–'}
         </output>
         {report && <Ridge groups={report.groups} width={206} height={36} />}
       </div>
-      <p className="mt-1.5 h-5 truncate text-[13px] text-soft" title={report?.groups.map((group) => `${GROUP_NAMES[group.id]} ${group.points.toFixed(1)} of ${group.available.toFixed(1)}`).join('\n')}>
+      <p
+        className="mt-1.5 h-5 truncate text-[13px] text-soft"
+        title={report?.groups
+          .map(
+            (group) => `${GROUP_NAMES[group.id]} ${group.points.toFixed(1)} of ${group.available.toFixed(1)}`,
+          )
+          .join('\n')}
+      >
         {lastChange ? (
           <>
             <span className={lastChange.gain > 0 ? 'font-semibold text-marram' : 'font-semibold text-ochre'}>

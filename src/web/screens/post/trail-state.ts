@@ -3,16 +3,31 @@ import type { PostFields } from '../../../core/draft/index.ts';
 
 export const STEPS = ['target', 'study', 'outline', 'write', 'release', 'reuse'] as const;
 export type Step = (typeof STEPS)[number];
-export const STEP_NAMES: Record<Step, string> = { target: 'Target', study: 'Study', outline: 'Outline', write: 'Write', release: 'Release', reuse: 'Reuse' };
+export const STEP_NAMES: Record<Step, string> = {
+  target: 'Target',
+  study: 'Study',
+  outline: 'Outline',
+  write: 'Write',
+  release: 'Release',
+  reuse: 'Reuse',
+};
 
 /** How far a step has come. */
 export type StepState = 'empty' | 'begun' | 'ready';
 
-const stateOf = (done: number, of: number): StepState => (done === 0 ? 'empty' : done >= of ? 'ready' : 'begun');
+const stateOf = (done: number, of: number): StepState =>
+  done === 0 ? 'empty' : done >= of ? 'ready' : 'begun';
 
 /** How far each step of a post has come, read off what is there. */
-export function trailStates(fields: PostFields, outlined: number, words: number, report: ScoreReport | null): Record<Step, StepState> {
-  const target = [fields.keyword, fields.supporting.length, fields.goal, fields.audience.length].filter(Boolean).length;
+export function trailStates(
+  fields: PostFields,
+  outlined: number,
+  words: number,
+  report: ScoreReport | null,
+): Record<Step, StepState> {
+  const target = [fields.keyword, fields.supporting.length, fields.goal, fields.audience.length].filter(
+    Boolean,
+  ).length;
   const headings = report?.criteria.find((line) => line.id === 'heading-order');
   const inDraft = headings?.applies && headings.measured !== 'no headings' ? 2 : 0;
   const wanted = fields.targetWords ?? 700;

@@ -19,18 +19,40 @@ function dunes(present: number): string {
 const STATE_WORDS: Record<StepState, string> = { empty: 'empty', begun: 'begun', ready: 'ready' };
 
 /** The six steps of a post. Any can be opened at any time. */
-export function Trail({ postId, present, states }: { postId: string; present: Step; states: Record<Step, StepState> }) {
+export function Trail({
+  postId,
+  present,
+  states,
+}: {
+  postId: string;
+  present: Step;
+  states: Record<Step, StepState>;
+}) {
   const at = STEPS.indexOf(present);
   return (
     <nav aria-label="Trail" className="relative h-[52px] w-full max-w-[770px] min-w-[420px]">
-      <svg viewBox={`0 0 ${WIDTH} ${LOW + 1}`} preserveAspectRatio="none" className="absolute inset-x-0 bottom-0 h-[31px] w-full" aria-hidden>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${LOW + 1}`}
+        preserveAspectRatio="none"
+        className="absolute inset-x-0 bottom-0 h-[31px] w-full"
+        aria-hidden
+      >
         <path d={`${dunes(at)}V${LOW + 1}H0Z`} className="fill-sand/45" />
-        <path d={dunes(at)} fill="none" className="stroke-sand" strokeWidth="1.6" vectorEffect="non-scaling-stroke" />
+        <path
+          d={dunes(at)}
+          fill="none"
+          className="stroke-sand"
+          strokeWidth="1.6"
+          vectorEffect="non-scaling-stroke"
+        />
       </svg>
       <ol className="absolute inset-0 grid grid-cols-6">
         {STEPS.map((step) => (
           <li key={step} className="relative text-center">
-            <NavLink to={`/posts/${postId}/${step}`} className={`absolute inset-x-0 flex flex-col items-center gap-0.5 ${step === present ? 'top-0 font-semibold text-ink' : 'top-[9px] text-soft hover:text-ink'}`}>
+            <NavLink
+              to={`/posts/${postId}/${step}`}
+              className={`absolute inset-x-0 flex flex-col items-center gap-0.5 ${step === present ? 'top-0 font-semibold text-ink' : 'top-[9px] text-soft hover:text-ink'}`}
+            >
               <span className="text-[13px] leading-[20px]">{STEP_NAMES[step]}</span>
               <StepMark state={states[step]} />
               <span className="sr-only">, {STATE_WORDS[states[step]]}</span>

@@ -25,7 +25,10 @@ const VALUES: Record<SortKey, (line: PostLine) => string | number> = {
 };
 
 /** The lines to show: filtered by words in title, keyword or slug and by status, then sorted. */
-export function shownLines(lines: readonly PostLine[], { search, status, sort, descending }: ListWish): PostLine[] {
+export function shownLines(
+  lines: readonly PostLine[],
+  { search, status, sort, descending }: ListWish,
+): PostLine[] {
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
   const value = VALUES[sort];
   const kept = lines.filter(({ row: { fields } }) => {

@@ -23,26 +23,39 @@ const COLUMNS: { key: SortKey; name: string }[] = [
   { key: 'words', name: 'Words' },
   { key: 'score', name: 'Score' },
 ];
-const GRID = 'grid grid-cols-[34px_minmax(180px,2.2fr)_84px_minmax(110px,1.1fr)_64px_182px_minmax(170px,1.9fr)_82px] items-center gap-x-3 px-2';
+const GRID =
+  'grid grid-cols-[34px_minmax(180px,2.5fr)_76px_minmax(110px,1.2fr)_52px_172px_minmax(160px,1.9fr)_84px] items-center gap-x-3 px-2';
 const ROW = 46;
+/** Milliseconds from the list to the refreshing of its scores. */
+const SCORES_AFTER = 250;
 
 /** The list of posts. */
 export function Posts() {
   const site = useLiveQuery(() => database().sites.toCollection().first());
   const lines = useLiveQuery(async () => {
     if (!site) return undefined;
-    const [rows, scores] = await Promise.all([postsOf(site.id), database().scores.where('siteId').equals(site.id).toArray()]);
+    const [rows, scores] = await Promise.all([
+      postsOf(site.id),
+      database().scores.where('siteId').equals(site.id).toArray(),
+    ]);
     const byPost = new Map(scores.map((score) => [score.postId, score]));
     return rows.map((row): PostLine => ({ row, score: byPost.get(row.id) }));
   }, [site]);
-  const [wish, setWish] = useState<ListWish>({ search: '', status: 'all', sort: 'changed', descending: true });
+  const [wish, setWish] = useState<ListWish>({
+    search: '',
+    status: 'all',
+    sort: 'changed',
+    descending: true,
+  });
   const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
   const navigate = useNavigate();
   const revisions = lines?.map(({ row }) => `${row.id}${row.revision}`).join();
 
-  // biome-ignore lint/correctness/useExhaustiveDependencies: asked anew when a post or the site changes, not when a score arrives
   useEffect(() => {
-    if (site) void jobsWorker().refreshScores(site.id);
+    if (!site || revisions === undefined) return;
+    // The list stands first; the worker that brings its scores up to date comes after it.
+    const timer = setTimeout(() => void jobsWorker().refreshScores(site.id), SCORES_AFTER);
+    return () => clearTimeout(timer);
   }, [site, revisions]);
 
   const shown = useMemo(() => shownLines(lines ?? [], wish), [lines, wish]);
@@ -54,15 +67,25 @@ export function Posts() {
     navigate(`/posts/${id}/target`);
   };
   const remove = async (ids: readonly string[]) => {
-    const names = ids.length === 1 ? `"${lines?.find(({ row }) => row.id === ids[0])?.row.fields.title || 'Untitled'}"` : `${ids.length} posts`;
+    const names =
+      ids.length === 1
+        ? `"${lines?.find(({ row }) => row.id === ids[0])?.row.fields.title || 'Untitled'}"`
+        : `${ids.length} posts`;
     await setDeleted(ids, new Date().toISOString());
     setSelected(new Set());
-    toast(`${names} deleted`, { duration: 10_000, action: { label: 'Undo', onClick: () => void setDeleted(ids, '') } });
+    toast(`${names} deleted`, {
+      duration: 10_000,
+      action: { label: 'Undo', onClick: () => void setDeleted(ids, '') },
+    });
   };
   const exportPosts = async (ids: readonly string[]) => {
     if (!site) return;
     const task = jobsWorker().exportZip(site.id, [...ids]);
-    toast.promise(task, { loading: 'Packing the posts...', success: `${ids.length} ${ids.length === 1 ? 'post' : 'posts'} packed`, error: 'The posts could not be packed. Try a smaller selection.' });
+    toast.promise(task, {
+      loading: 'Packing the posts...',
+      success: `${ids.length} ${ids.length === 1 ? 'post' : 'posts'} packed`,
+      error: 'The posts could not be packed. Try a smaller selection.',
+    });
     download('posts.zip', await task);
   };
 
@@ -70,16 +93,30 @@ export function Posts() {
     <main className="flex h-full flex-col">
       <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-5 pb-3">
         <h1 className="font-serif text-[26px] font-semibold">Posts</h1>
-        <p className="text-soft">{lines ? `${shown.length === lines.length ? lines.length : `${shown.length} of ${lines.length}`} ${lines.length === 1 ? 'post' : 'posts'}` : ''}</p>
+        <p className="text-soft">
+          {lines
+            ? `${shown.length === lines.length ? lines.length : `${shown.length} of ${lines.length}`} ${lines.length === 1 ? 'post' : 'posts'}`
+            : ''}
+        </p>
         <div className="ml-auto flex flex-wrap items-center gap-2">
           <label className="flex items-center gap-1.5 rounded-md border bg-sheet px-2">
             <Search size={15} className="text-soft" aria-hidden />
             <span className="sr-only">Search posts</span>
-            <input type="search" placeholder="Title, keyword or slug" value={wish.search} onChange={(event) => setWish({ ...wish, search: event.target.value })} className="w-44 bg-transparent py-1.5 outline-none" />
+            <input
+              type="search"
+              placeholder="Title, keyword or slug"
+              value={wish.search}
+              onChange={(event) => setWish({ ...wish, search: event.target.value })}
+              className="w-44 bg-transparent py-1.5 outline-none"
+            />
           </label>
           <label>
             <span className="sr-only">Status</span>
-            <select value={wish.status} onChange={(event) => setWish({ ...wish, status: event.target.value })} className="rounded-md border px-2 py-1.5">
+            <select
+              value={wish.status}
+              onChange={(event) => setWish({ ...wish, status: event.target.value })}
+              className="rounded-md border px-2 py-1.5"
+            >
               <option value="all">Every status</option>
               {STATUSES.map((status) => (
                 <option key={status} value={status}>
@@ -88,7 +125,10 @@ export function Posts() {
               ))}
             </select>
           </label>
-          <Button onClick={() => void exportPosts(chosen.length ? chosen : shown.map(({ row }) => row.id))} disabled={shown.length === 0}>
+          <Button
+            onClick={() => void exportPosts(chosen.length ? chosen : shown.map(({ row }) => row.id))}
+            disabled={shown.length === 0}
+          >
             <Download size={15} aria-hidden />
             {chosen.length ? `Export ${chosen.length}` : 'Export all'}
           </Button>
@@ -106,14 +146,21 @@ export function Posts() {
       </header>
       {lines === undefined ? (
         <div aria-busy="true" className="mx-6 flex-1 space-y-2 py-4">
-          {Array.from({ length: 8 }, (_, at) => (
-            <div key={at} className="h-9 rounded-md bg-sand/40" />
+          {['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h'].map((key) => (
+            <div key={key} className="h-9 rounded-md bg-sand/40" />
           ))}
         </div>
       ) : lines.length === 0 ? (
         <Empty onNew={() => void create()} />
       ) : (
-        <Table shown={shown} wish={wish} setWish={setWish} selected={selected} setSelected={setSelected} remove={(id) => void remove([id])} />
+        <Table
+          shown={shown}
+          wish={wish}
+          setWish={setWish}
+          selected={selected}
+          setSelected={setSelected}
+          remove={(id) => void remove([id])}
+        />
       )}
     </main>
   );
@@ -123,7 +170,10 @@ function Empty({ onNew }: { onNew: () => void }) {
   return (
     <div className="mx-auto mt-16 max-w-md text-center">
       <h2 className="mb-2 font-serif text-xl font-semibold">No posts yet</h2>
-      <p className="mb-4 text-soft">This is where your posts stand, with what each would gain next. Begin one with its keyword, or paste a text you already have into a new one.</p>
+      <p className="mb-4 text-soft">
+        This is where your posts stand, with what each would gain next. Begin one with its keyword, or paste a
+        text you already have into a new one.
+      </p>
       <Button look="main" onClick={onNew}>
         Begin a post
       </Button>
@@ -142,8 +192,19 @@ interface TableProps {
 
 function Table({ shown, wish, setWish, selected, setSelected, remove }: TableProps) {
   const scroller = useRef<HTMLDivElement>(null);
-  const rows = useVirtualizer({ count: shown.length, getScrollElement: () => scroller.current, estimateSize: () => ROW, overscan: 12 });
-  const sortBy = (key: SortKey) => setWish({ ...wish, sort: key, descending: wish.sort === key ? !wish.descending : key === 'changed' || key === 'score' || key === 'words' });
+  const rows = useVirtualizer({
+    count: shown.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => ROW,
+    overscan: 12,
+  });
+  const sortBy = (key: SortKey) =>
+    setWish({
+      ...wish,
+      sort: key,
+      descending:
+        wish.sort === key ? !wish.descending : key === 'changed' || key === 'score' || key === 'words',
+    });
   const all = shown.length > 0 && shown.every(({ row }) => selected.has(row.id));
   const toggle = (id: string) => {
     const next = new Set(selected);
@@ -151,8 +212,16 @@ function Table({ shown, wish, setWish, selected, setSelected, remove }: TablePro
     setSelected(next);
   };
   const heading = (key: SortKey, name: string) => (
-    <div key={key} role="columnheader" aria-sort={wish.sort === key ? (wish.descending ? 'descending' : 'ascending') : 'none'}>
-      <button type="button" onClick={() => sortBy(key)} className={`text-left hover:text-ink ${wish.sort === key ? 'font-semibold text-ink' : ''}`}>
+    <div
+      key={key}
+      role="columnheader"
+      aria-sort={wish.sort === key ? (wish.descending ? 'descending' : 'ascending') : 'none'}
+    >
+      <button
+        type="button"
+        onClick={() => sortBy(key)}
+        className={`text-left hover:text-ink ${wish.sort === key ? 'font-semibold text-ink' : ''}`}
+      >
         {name}
         {wish.sort === key ? (wish.descending ? ' ↓' : ' ↑') : ''}
       </button>
@@ -160,11 +229,22 @@ function Table({ shown, wish, setWish, selected, setSelected, remove }: TablePro
   );
   return (
     <div ref={scroller} className="min-h-0 flex-1 overflow-auto px-4 pb-4">
-      <div role="table" aria-label="Posts" aria-rowcount={shown.length + 1} className="min-w-[920px] text-[13px]">
+      <div
+        role="table"
+        aria-label="Posts"
+        aria-rowcount={shown.length + 1}
+        className="min-w-[920px] text-[13px]"
+      >
         <div role="rowgroup" className="sticky top-0 z-10 bg-paper">
           <div role="row" className={`${GRID} border-b py-2 text-soft`}>
             <div role="columnheader">
-              <input type="checkbox" aria-label="Select all shown" checked={all} onChange={() => setSelected(new Set(all ? [] : shown.map(({ row }) => row.id)))} className="accent-marram" />
+              <input
+                type="checkbox"
+                aria-label="Select all shown"
+                checked={all}
+                onChange={() => setSelected(new Set(all ? [] : shown.map(({ row }) => row.id)))}
+                className="accent-marram"
+              />
             </div>
             {COLUMNS.map(({ key, name }) => heading(key, name))}
             <div role="columnheader">First to mend</div>
@@ -177,27 +257,55 @@ function Table({ shown, wish, setWish, selected, setSelected, remove }: TablePro
             const { title, status, keyword } = row.fields;
             const name = title || 'Untitled';
             return (
-              <div key={row.id} role="row" aria-rowindex={index + 2} className={`${GRID} group absolute inset-x-0 border-b hover:bg-sheet`} style={{ height: ROW, transform: `translateY(${start}px)` }}>
+              <div
+                key={row.id}
+                role="row"
+                aria-rowindex={index + 2}
+                className={`${GRID} group absolute inset-x-0 border-b hover:bg-sheet`}
+                style={{ height: ROW, transform: `translateY(${start}px)` }}
+              >
                 <div role="cell">
-                  <input type="checkbox" aria-label={`Select ${name}`} checked={selected.has(row.id)} onChange={() => toggle(row.id)} className="accent-marram" />
+                  <input
+                    type="checkbox"
+                    aria-label={`Select ${name}`}
+                    checked={selected.has(row.id)}
+                    onChange={() => toggle(row.id)}
+                    className="accent-marram"
+                  />
                 </div>
                 <div role="cell" className="min-w-0">
-                  <Link to={`/posts/${row.id}/write`} className="block truncate text-[14px] font-semibold hover:text-sea hover:underline" title={name}>
+                  <Link
+                    to={`/posts/${row.id}/write`}
+                    className="block truncate text-[14px] font-semibold hover:text-sea hover:underline"
+                    title={name}
+                  >
                     {name}
                   </Link>
                 </div>
-                <div role="cell" className="text-soft">{STATUS_NAMES[status]}</div>
-                <div role="cell" className="truncate" title={keyword}>{keyword || '–'}</div>
+                <div role="cell" className="text-soft">
+                  {STATUS_NAMES[status]}
+                </div>
+                <div role="cell" className="truncate" title={keyword}>
+                  {keyword || '–'}
+                </div>
                 <div role="cell">{score ? score.words.toLocaleString('en') : ''}</div>
                 <div role="cell" className="flex items-center gap-3">
-                  <span className="w-6 font-semibold">{score ? Math.round(score.score) : ''}</span>
-                  {score ? <Ridge groups={score.groups} width={132} height={24} /> : <span className="h-4 w-32 rounded bg-sand/40" />}
+                  <span className="w-6 font-semibold">
+                    {score ? (score.words === 0 && !title ? '–' : Math.round(score.score)) : ''}
+                  </span>
+                  {score ? (
+                    <Ridge groups={score.groups} width={132} height={24} />
+                  ) : (
+                    <span className="h-4 w-32 rounded bg-sand/40" />
+                  )}
                 </div>
                 <div role="cell" className="flex min-w-0 items-baseline gap-2">
                   {score?.first ? (
                     <>
                       <ToWin points={score.first.gain} />
-                      <span className="truncate text-soft" title={score.first.advice}>{score.first.advice}</span>
+                      <span className="truncate text-soft" title={score.first.advice}>
+                        {score.first.advice}
+                      </span>
                     </>
                   ) : (
                     <span className="text-soft">{score ? 'Nothing left to win' : ''}</span>
@@ -205,7 +313,12 @@ function Table({ shown, wish, setWish, selected, setSelected, remove }: TablePro
                 </div>
                 <div role="cell" className="flex items-center justify-between whitespace-nowrap text-soft">
                   {dayInWords(row.changed)}
-                  <button type="button" aria-label={`Delete ${name}`} onClick={() => remove(row.id)} className="rounded p-1 opacity-0 group-hover:opacity-100 hover:text-rust focus-visible:opacity-100">
+                  <button
+                    type="button"
+                    aria-label={`Delete ${name}`}
+                    onClick={() => remove(row.id)}
+                    className="rounded p-1 opacity-0 group-hover:opacity-100 hover:text-rust focus-visible:opacity-100"
+                  >
                     <Trash2 size={14} aria-hidden />
                   </button>
                 </div>
@@ -215,7 +328,10 @@ function Table({ shown, wish, setWish, selected, setSelected, remove }: TablePro
         </div>
         {shown.length === 0 && (
           <p className="px-2 py-8 text-center text-soft">
-            No post matches. <Button look="word" onClick={() => setWish({ ...wish, search: '', status: 'all' })}>Show all</Button>
+            No post matches.{' '}
+            <Button look="word" onClick={() => setWish({ ...wish, search: '', status: 'all' })}>
+              Show all
+            </Button>
           </p>
         )}
       </div>

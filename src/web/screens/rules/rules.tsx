@@ -1,4 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
+import { type ReactNode, useState } from 'react';
 import { toast } from 'sonner';
 import { isDemo } from '../../app/is-demo.ts';
 import { database, type SiteRow } from '../../data/database.ts';
@@ -8,7 +9,6 @@ import { type Theme, themeChosen } from '../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/field.tsx';
-import { type ReactNode, useState } from 'react';
 
 /** House rules: what holds for every post of the site. */
 export function Rules() {
@@ -23,10 +23,31 @@ export function Rules() {
         <h1 className="mb-6 font-serif text-[26px] font-semibold">House rules</h1>
         <section aria-label="Site" className="mb-8 grid grid-cols-2 gap-5">
           <Setting label="Site name" value={site.name} onChange={(name) => set({ name })} />
-          <Setting label="Address" value={site.baseAddress} onChange={(baseAddress) => set({ baseAddress })} placeholder="https://blog.example" note="Links to this host count as internal." />
-          <Setting label="Meta title pattern" value={site.titlePattern ?? ''} onChange={(pattern) => set({ titlePattern: pattern === '' ? null : pattern })} note="{title} and {site} are filled in; empty: titles stand as written." />
-          <Setting label="Address pattern of posts" value={site.addressPattern} onChange={(addressPattern) => set({ addressPattern })} note="{slug} is filled in." />
-          <Setting label="Language" value={site.language} onChange={(language) => set({ language })} note="Of posts that name none." />
+          <Setting
+            label="Address"
+            value={site.baseAddress}
+            onChange={(baseAddress) => set({ baseAddress })}
+            placeholder="https://blog.example"
+            note="Links to this host count as internal."
+          />
+          <Setting
+            label="Meta title pattern"
+            value={site.titlePattern ?? ''}
+            onChange={(pattern) => set({ titlePattern: pattern === '' ? null : pattern })}
+            note="{title} and {site} are filled in; empty: titles stand as written."
+          />
+          <Setting
+            label="Address pattern of posts"
+            value={site.addressPattern}
+            onChange={(addressPattern) => set({ addressPattern })}
+            note="{slug} is filled in."
+          />
+          <Setting
+            label="Language"
+            value={site.language}
+            onChange={(language) => set({ language })}
+            note="Of posts that name none."
+          />
           <Setting label="Region" value={site.region} onChange={(region) => set({ region })} />
         </section>
         <section aria-label="Appearance" className="mb-8 w-52">
@@ -44,8 +65,21 @@ export function Rules() {
         {isDemo() && (
           <section aria-label="Demo" className="border-t pt-5">
             <h2 className="mb-1 font-semibold">Demo data</h2>
-            <p className="mb-3 text-soft">Everything in this demo goes back to how it was first: your posts here, their pictures and these rules.</p>
-            <Button onClick={() => toast.promise(resetDemo(), { loading: 'Resetting...', success: 'The demo is as it was.', error: 'The demo could not be reset. Reload the page and try again.' })}>Reset the demo</Button>
+            <p className="mb-3 text-soft">
+              Everything in this demo goes back to how it was first: your posts here, their pictures and these
+              rules.
+            </p>
+            <Button
+              onClick={() =>
+                toast.promise(resetDemo(), {
+                  loading: 'Resetting...',
+                  success: 'The demo is as it was.',
+                  error: 'The demo could not be reset. Reload the page and try again.',
+                })
+              }
+            >
+              Reset the demo
+            </Button>
           </section>
         )}
       </div>
@@ -54,7 +88,17 @@ export function Rules() {
 }
 
 /** A setting that is stored as it is typed; the field shows what was typed, not what storage has caught up with. */
-function Setting({ value, onChange, ...rest }: { label: string; value: string; onChange: (value: string) => void; note?: ReactNode; placeholder?: string }) {
+function Setting({
+  value,
+  onChange,
+  ...rest
+}: {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  note?: ReactNode;
+  placeholder?: string;
+}) {
   const [typed, setTyped] = useState(value);
   return (
     <TextField

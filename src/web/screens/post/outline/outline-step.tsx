@@ -2,7 +2,16 @@ import { ArrowDown, ArrowUp, IndentDecrease, IndentIncrease, Plus, Trash2 } from
 import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { addItem, moveItem, nestItem, newItem, type Outline, outlineFromDraft, removeItem, sendOutline } from '../../../../core/outline/index.ts';
+import {
+  addItem,
+  moveItem,
+  nestItem,
+  newItem,
+  type Outline,
+  outlineFromDraft,
+  removeItem,
+  sendOutline,
+} from '../../../../core/outline/index.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Hint } from '../../../ui/hint.tsx';
@@ -37,7 +46,10 @@ export function OutlineStep() {
   const remove = (at: number) => {
     const before = outline;
     change(removeItem(outline, at), outline[at - 1]?.id ?? outline[at + 1]?.id);
-    if (outline[at].text || outline[at].note) toast(`"${outline[at].text || 'Heading'}" taken out`, { action: { label: 'Undo', onClick: () => set(before) } });
+    if (outline[at].text || outline[at].note)
+      toast(`"${outline[at].text || 'Heading'}" taken out`, {
+        action: { label: 'Undo', onClick: () => set(before) },
+      });
   };
   const send = () => {
     const before = session.body;
@@ -47,8 +59,15 @@ export function OutlineStep() {
       return;
     }
     session.replaceBody(draft);
-    const said = [added ? `${added} ${added === 1 ? 'heading' : 'headings'} added` : '', renamed ? `${renamed} changed` : ''].filter(Boolean).join(', ');
-    toast(`${said}. Your text was not touched.`, { action: { label: 'Undo', onClick: () => session.replaceBody(before) } });
+    const said = [
+      added ? `${added} ${added === 1 ? 'heading' : 'headings'} added` : '',
+      renamed ? `${renamed} changed` : '',
+    ]
+      .filter(Boolean)
+      .join(', ');
+    toast(`${said}. Your text was not touched.`, {
+      action: { label: 'Undo', onClick: () => session.replaceBody(before) },
+    });
   };
   const readBack = () => {
     const before = outline;
@@ -58,13 +77,17 @@ export function OutlineStep() {
       return;
     }
     set(next);
-    toast(`${next.length} ${next.length === 1 ? 'heading' : 'headings'} in the outline now.`, { action: { label: 'Undo', onClick: () => set(before) } });
+    toast(`${next.length} ${next.length === 1 ? 'heading' : 'headings'} in the outline now.`, {
+      action: { label: 'Undo', onClick: () => set(before) },
+    });
   };
   const onKeyDown = (event: React.KeyboardEvent, at: number) => {
     const { id } = outline[at];
     const moves: Record<string, () => Outline> = {
-      ArrowUp: () => moveItem(outline, at, -1), ArrowDown: () => moveItem(outline, at, 1),
-      ArrowRight: () => nestItem(outline, at, 1), ArrowLeft: () => nestItem(outline, at, -1),
+      ArrowUp: () => moveItem(outline, at, -1),
+      ArrowDown: () => moveItem(outline, at, 1),
+      ArrowRight: () => nestItem(outline, at, 1),
+      ArrowLeft: () => nestItem(outline, at, -1),
     };
     if (event.altKey && moves[event.key]) {
       event.preventDefault();
@@ -92,7 +115,9 @@ export function OutlineStep() {
         {outline.length === 0 ? (
           <div className="rounded-md border bg-sheet px-6 py-8 text-center">
             <p className="mb-1 font-semibold">No outline yet</p>
-            <p className="mb-4 text-soft">Plan the headings before you write, or take them from what is written.</p>
+            <p className="mb-4 text-soft">
+              Plan the headings before you write, or take them from what is written.
+            </p>
             <Button look="main" onClick={() => add(null)}>
               <Plus size={16} aria-hidden />
               Add a heading
@@ -102,7 +127,11 @@ export function OutlineStep() {
           <>
             <ol ref={list} aria-label="Outline" className="rounded-md border bg-sheet">
               {outline.map((item, at) => (
-                <li key={item.id} className="group flex items-start gap-2 border-b py-1.5 pr-2 last:border-b-0" style={{ paddingLeft: 12 + (item.level - 2) * 32 }}>
+                <li
+                  key={item.id}
+                  className="group flex items-start gap-2 border-b py-1.5 pr-2 last:border-b-0"
+                  style={{ paddingLeft: 12 + (item.level - 2) * 32 }}
+                >
                   <span className="mt-1.5 w-5 shrink-0 text-[12px] text-soft" title={`Level ${item.level}`}>
                     H{item.level}
                   </span>
@@ -126,10 +155,30 @@ export function OutlineStep() {
                     />
                   </div>
                   <div className="flex shrink-0 gap-0.5 pt-1 text-soft">
-                    <Tool name="Move up" keys="Alt ↑" onClick={() => change(moveItem(outline, at, -1))} icon={ArrowUp} />
-                    <Tool name="Move down" keys="Alt ↓" onClick={() => change(moveItem(outline, at, 1))} icon={ArrowDown} />
-                    <Tool name="Lift" keys="Alt ←" onClick={() => change(nestItem(outline, at, -1))} icon={IndentDecrease} />
-                    <Tool name="Nest" keys="Alt →" onClick={() => change(nestItem(outline, at, 1))} icon={IndentIncrease} />
+                    <Tool
+                      name="Move up"
+                      keys="Alt ↑"
+                      onClick={() => change(moveItem(outline, at, -1))}
+                      icon={ArrowUp}
+                    />
+                    <Tool
+                      name="Move down"
+                      keys="Alt ↓"
+                      onClick={() => change(moveItem(outline, at, 1))}
+                      icon={ArrowDown}
+                    />
+                    <Tool
+                      name="Lift"
+                      keys="Alt ←"
+                      onClick={() => change(nestItem(outline, at, -1))}
+                      icon={IndentDecrease}
+                    />
+                    <Tool
+                      name="Nest"
+                      keys="Alt →"
+                      onClick={() => change(nestItem(outline, at, 1))}
+                      icon={IndentIncrease}
+                    />
                     <Tool name="Take out" keys="" onClick={() => remove(at)} icon={Trash2} />
                   </div>
                 </li>
@@ -140,7 +189,9 @@ export function OutlineStep() {
                 <Plus size={15} aria-hidden />
                 Add a heading
               </Button>
-              <p className="text-[13px] text-soft">Enter adds one below. Alt with the arrow keys moves and nests.</p>
+              <p className="text-[13px] text-soft">
+                Enter adds one below. Alt with the arrow keys moves and nests.
+              </p>
             </div>
           </>
         )}
@@ -149,10 +200,25 @@ export function OutlineStep() {
   );
 }
 
-function Tool({ name, keys, onClick, icon: Icon }: { name: string; keys: string; onClick: () => void; icon: typeof ArrowUp }) {
+function Tool({
+  name,
+  keys,
+  onClick,
+  icon: Icon,
+}: {
+  name: string;
+  keys: string;
+  onClick: () => void;
+  icon: typeof ArrowUp;
+}) {
   return (
     <Hint text={keys ? `${name} (${keys})` : name}>
-      <button type="button" aria-label={name} onClick={onClick} className="rounded p-1 hover:bg-paper hover:text-ink">
+      <button
+        type="button"
+        aria-label={name}
+        onClick={onClick}
+        className="rounded p-1 hover:bg-paper hover:text-ink"
+      >
         <Icon size={15} aria-hidden />
       </button>
     </Hint>

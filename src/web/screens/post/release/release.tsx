@@ -1,5 +1,10 @@
 import { FileCode, FileJson, FileText } from 'lucide-react';
-import { byPointsToWin, type CriterionResult, DraftReadings, GROUPS } from '../../../../core/criteria/index.ts';
+import {
+  byPointsToWin,
+  type CriterionResult,
+  DraftReadings,
+  GROUPS,
+} from '../../../../core/criteria/index.ts';
 import { STATUSES, type Status, writeHtmlPage, writeMarkdown } from '../../../../core/draft/index.ts';
 import { scoreReportJson } from '../../../../core/formats/index.ts';
 import { effectiveMetaTitle, slugOf } from '../../../../core/listing/index.ts';
@@ -24,27 +29,43 @@ export function Release() {
   const exportReport = async () => {
     const scene = sceneOf(sceneData(site, await postsOf(site.id), await pictureSizes(site.id)));
     const { document } = session;
-    const { facts, report: fresh } = scorePost(document, indexedPost(session.id, document), scene, new DraftReadings());
-    download(`${name}.score.json`, JSON.stringify(scoreReportJson(`${name}.md`, 'markdown', facts, fresh), null, 2), 'application/json');
+    const { facts, report: fresh } = scorePost(
+      document,
+      indexedPost(session.id, document),
+      scene,
+      new DraftReadings(),
+    );
+    download(
+      `${name}.score.json`,
+      JSON.stringify(scoreReportJson(`${name}.md`, 'markdown', facts, fresh), null, 2),
+      'application/json',
+    );
   };
   const exportHtml = () => {
     const metaTitle = effectiveMetaTitle(fields.metaTitle, fields.title, site.titlePattern, site.name);
-    download(`${name}.html`, writeHtmlPage({ ...session.document, fields: { ...fields, language: fields.language || site.language } }, metaTitle), 'text/html');
+    download(
+      `${name}.html`,
+      writeHtmlPage(
+        { ...session.document, fields: { ...fields, language: fields.language || site.language } },
+        metaTitle,
+      ),
+      'text/html',
+    );
   };
   if (!report) return <div aria-busy="true" className="m-8 h-56 rounded-md bg-sand/40" />;
   const [first] = byPointsToWin(report.criteria);
   return (
     <main className="h-full overflow-auto">
       <div className="mx-auto max-w-5xl px-8 py-7">
-        <section aria-label="Score by group" className="mb-7 flex flex-wrap items-end gap-x-10 gap-y-5">
+        <section aria-label="Score by group" className="mb-7 flex flex-wrap items-end gap-x-8 gap-y-5">
           <div>
             <p className="text-[64px] leading-none font-semibold">{report.score.toFixed(1)}</p>
             <p className="mt-1 text-soft">of 100 points</p>
           </div>
-          <Ridge groups={report.groups} width={640} height={104} names />
+          <Ridge groups={report.groups} width={690} height={104} names />
         </section>
-        <div className="mb-8 flex flex-wrap items-end gap-x-8 gap-y-4 border-y py-4">
-          <p className="mr-auto max-w-md">
+        <div className="mb-8 flex flex-wrap items-end gap-x-6 gap-y-4 border-y py-4">
+          <p className="mr-auto max-w-sm">
             {first ? (
               <>
                 <span className="text-soft">First to mend: </span>
@@ -55,7 +76,12 @@ export function Release() {
             )}
           </p>
           <div className="w-36">
-            <ChoiceField<Status> label="Status" value={fields.status} onChange={(status) => session.setFields({ status })} options={STATUSES.map((value) => ({ value, name: STATUS_NAMES[value] }))} />
+            <ChoiceField<Status>
+              label="Status"
+              value={fields.status}
+              onChange={(status) => session.setFields({ status })}
+              options={STATUSES.map((value) => ({ value, name: STATUS_NAMES[value] }))}
+            />
           </div>
           <div role="group" aria-label="Export" className="flex gap-2">
             <Button onClick={() => download(`${name}.md`, writeMarkdown(session.document), 'text/markdown')}>
@@ -78,6 +104,11 @@ export function Release() {
   );
 }
 
+const measuredInWords = ({ measured, unit }: CriterionResult) =>
+  typeof measured === 'number'
+    ? `${measured.toLocaleString('en')}${unit ? ` ${measured === 1 ? unit.replace(/s$/, '') : unit}` : ''}`
+    : String(measured ?? '–');
+
 /** Every criterion with what was measured, its target and its points. */
 function Ledger({ criteria }: { criteria: readonly CriterionResult[] }) {
   return (
@@ -86,7 +117,9 @@ function Ledger({ criteria }: { criteria: readonly CriterionResult[] }) {
       <table className="w-full border-collapse text-[13px]">
         <thead className="text-left text-soft">
           <tr className="border-b">
-            <th className="py-1.5 font-normal" colSpan={2}>Criterion</th>
+            <th className="py-1.5 font-normal" colSpan={2}>
+              Criterion
+            </th>
             <th className="py-1.5 font-normal">Measured</th>
             <th className="py-1.5 font-normal">Target</th>
             <th className="py-1.5 text-right font-normal">Points</th>
@@ -100,20 +133,34 @@ function Ledger({ criteria }: { criteria: readonly CriterionResult[] }) {
           return (
             <tbody key={group}>
               <tr className="border-b">
-                <th colSpan={4} scope="rowgroup" className="pt-4 pb-1.5 text-left text-[14px] font-semibold">{GROUP_NAMES[group]}</th>
-                <td className="pt-4 pb-1.5 text-right font-semibold">{available > 0 ? `${points.toFixed(1)} of ${available.toFixed(1)}` : ''}</td>
+                <th colSpan={4} scope="rowgroup" className="pt-4 pb-1.5 text-left text-[14px] font-semibold">
+                  {GROUP_NAMES[group]}
+                </th>
+                <td className="pt-4 pb-1.5 text-right font-semibold">
+                  {available > 0 ? `${points.toFixed(1)} of ${available.toFixed(1)}` : ''}
+                </td>
                 <td />
               </tr>
               {own.map((line) => (
-                <tr key={line.id} data-criterion={line.id} className={`border-b align-top ${line.applies ? '' : 'text-soft'}`}>
+                <tr
+                  key={line.id}
+                  data-criterion={line.id}
+                  className={`border-b align-top ${line.applies ? '' : 'text-soft'}`}
+                >
                   <td className="w-6 pt-2.5">
                     <Earned share={line.applies ? line.points / line.available : null} />
                   </td>
                   <td className="py-1.5 pr-4">{line.title}</td>
-                  <td className="max-w-52 py-1.5 pr-4 break-words">{line.applies ? String(line.measured ?? '–') : 'does not apply'}</td>
+                  <td className="max-w-52 py-1.5 pr-4 break-words">
+                    {line.applies ? measuredInWords(line) : 'does not apply'}
+                  </td>
                   <td className="max-w-72 py-1.5 pr-4 text-soft">{line.target}</td>
-                  <td className="py-1.5 text-right whitespace-nowrap">{line.applies ? `${line.points.toFixed(1)} of ${line.available.toFixed(1)}` : '–'}</td>
-                  <td className="w-16 py-1.5 text-right">{line.advice === null ? '' : <ToWin points={line.available - line.points} />}</td>
+                  <td className="py-1.5 text-right whitespace-nowrap">
+                    {line.applies ? `${line.points.toFixed(1)} of ${line.available.toFixed(1)}` : '–'}
+                  </td>
+                  <td className="w-16 py-1.5 text-right">
+                    {line.advice === null ? '' : <ToWin points={line.available - line.points} />}
+                  </td>
                 </tr>
               ))}
             </tbody>

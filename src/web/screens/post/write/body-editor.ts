@@ -1,6 +1,13 @@
 import { Editor } from '@tiptap/core';
 import type { Node as ProseNode } from '@tiptap/pm/model';
-import { type Block, blockOfLeaf, type Draft, type EditorNode, readEditorTree, writeEditor } from '../../../../core/draft/index.ts';
+import {
+  type Block,
+  blockOfLeaf,
+  type Draft,
+  type EditorNode,
+  readEditorTree,
+  writeEditor,
+} from '../../../../core/draft/index.ts';
 import type { BodyOwner, PostSession } from '../../../state/post-session.ts';
 import { extensions } from './extensions.ts';
 import { notesPlugin } from './notes-plugin.ts';
@@ -28,6 +35,13 @@ class DraftReading {
   }
 }
 
+/** A draft without the empty line that the editor keeps at its end. */
+function withoutTrailingLine(draft: Draft): Draft {
+  const last = draft.blocks.at(-1);
+  const empty = last?.kind === 'paragraph' && last.text === '' && last.path.length === 0;
+  return empty ? { ...draft, blocks: draft.blocks.slice(0, -1) } : draft;
+}
+
 /** The editor of a post's body. It outlives the screen, so that undo holds while the writer walks the trail. */
 export class BodyEditor implements BodyOwner {
   readonly editor: Editor;
@@ -41,18 +55,31 @@ export class BodyEditor implements BodyOwner {
       injectCSS: false,
       content: writeEditor(session.body, nextId),
       editorProps: {
-        attributes: { class: 'draft', role: 'textbox', 'aria-label': 'Draft', 'aria-multiline': 'true', spellcheck: 'true' },
+        attributes: {
+          class: 'draft',
+          role: 'textbox',
+          'aria-label': 'Draft',
+          'aria-multiline': 'true',
+          spellcheck: 'true',
+        },
         ...pasteHandlers(session, () => this.editor),
       },
-      onUpdate: () => session.bodyChanged(),
+      onUpdate: () => {
+        // The editor adds an empty line behind a closing picture or heading: that is no change of the text.
+        const { blocks } = this.known?.draft ?? { blocks: [] };
+        const next = this.read().blocks;
+        if (next.length !== blocks.length || next.some((block, at) => block !== blocks[at]))
+          session.bodyChanged();
+      },
     });
+    this.read();
     this.editor.registerPlugin(notesPlugin());
     session.lend(this);
   }
 
   read(): Draft {
     const { doc } = this.editor.state;
-    if (this.known?.doc !== doc) this.known = { doc, draft: this.reading.read(doc) };
+    if (this.known?.doc !== doc) this.known = { doc, draft: withoutTrailingLine(this.reading.read(doc)) };
     return this.known.draft;
   }
 
@@ -78,7 +105,12 @@ export class BodyEditor implements BodyOwner {
     let found: { at: number; node: ProseNode; start: number } | null = null;
     this.editor.state.doc.descendants((node, start) => {
       if (found) return false;
-      if (node.attrs['blockId'] === blockId) found = { at: node.isTextblock ? start + 1 + Math.min(offset, node.content.size) : start, node, start };
+      if (node.attrs['blockId'] === blockId)
+        found = {
+          at: node.isTextblock ? start + 1 + Math.min(offset, node.content.size) : start,
+          node,
+          start,
+        };
       return !found && !node.isTextblock;
     });
     return found;

@@ -15,7 +15,9 @@ const BLOCKS = ['paragraph', 'heading', 'codeBlock', 'horizontalRule', 'figure',
 /** Gives every block an id that survives edits, and renews doubles after a split or paste. */
 const BlockIds = Extension.create({
   name: 'blockIds',
-  addGlobalAttributes: () => [{ types: BLOCKS, attributes: { blockId: { default: null, rendered: false, keepOnSplit: false } } }],
+  addGlobalAttributes: () => [
+    { types: BLOCKS, attributes: { blockId: { default: null, rendered: false, keepOnSplit: false } } },
+  ],
   addProseMirrorPlugins: () => [
     new Plugin({
       key: new PluginKey('blockIds'),
@@ -48,10 +50,18 @@ const Figure = Node.create({
   atom: true,
   draggable: true,
   addAttributes: () => ({
-    src: { default: '' }, alt: { default: null }, caption: { default: '' }, side: { default: null },
-    width: { default: null }, link: { default: null }, enlarge: { default: false },
+    src: { default: '' },
+    alt: { default: null },
+    caption: { default: '' },
+    side: { default: null },
+    width: { default: null },
+    link: { default: null },
+    enlarge: { default: false },
   }),
-  renderHTML: ({ node }) => ['figure', ['img', { src: node.attrs['src'], alt: node.attrs['alt'] ?? undefined }]],
+  renderHTML: ({ node }) => [
+    'figure',
+    ['img', { src: node.attrs['src'], alt: node.attrs['alt'] ?? undefined }],
+  ],
   addNodeView: () => ReactNodeViewRenderer(FigureView),
 });
 
@@ -65,14 +75,27 @@ const Kept = Node.create({
   addNodeView: () => ReactNodeViewRenderer(KeptView),
 });
 
-const Superscript = Mark.create({ name: 'superscript', parseHTML: () => [{ tag: 'sup' }], renderHTML: () => ['sup', 0] });
-const Subscript = Mark.create({ name: 'subscript', parseHTML: () => [{ tag: 'sub' }], renderHTML: () => ['sub', 0] });
+const Superscript = Mark.create({
+  name: 'superscript',
+  parseHTML: () => [{ tag: 'sup' }],
+  renderHTML: () => ['sup', 0],
+});
+const Subscript = Mark.create({
+  name: 'subscript',
+  parseHTML: () => [{ tag: 'sub' }],
+  renderHTML: () => ['sub', 0],
+});
 
 /** The editor's schema and manners. */
 export const extensions = [
   StarterKit.configure({
     code: false,
-    link: { openOnClick: false, autolink: true, isAllowedUri: (uri) => safeHref(uri) !== null, HTMLAttributes: { rel: null, target: null } },
+    link: {
+      openOnClick: false,
+      autolink: true,
+      isAllowedUri: (uri) => safeHref(uri) !== null,
+      HTMLAttributes: { rel: null, target: null },
+    },
     undoRedo: { depth: 500, newGroupDelay: 600 },
   }),
   // Bold or linked code is known to the draft, so the editor must not refuse it.

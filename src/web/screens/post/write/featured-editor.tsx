@@ -18,17 +18,31 @@ export function FeaturedEditor() {
     if (file) session.setFields({ image: await addPicture(session.siteId, file, file.name), imageAlt: null });
   };
   return (
-    <section aria-label="In the blog's own lists" data-place="featured" className="mt-5 mb-16 grid gap-5 rounded-md border bg-sheet p-5 md:grid-cols-2">
+    <section
+      aria-label="In the blog's own lists"
+      data-place="featured"
+      className="mt-5 mb-16 grid gap-5 rounded-md border bg-sheet p-5 md:grid-cols-2"
+    >
       <div className="space-y-2">
         <p className="font-semibold">Featured picture</p>
         {image ? (
           <>
-            {url ? <img src={url} alt={imageAlt ?? ''} className="max-h-44 w-full rounded-md object-cover" /> : <PicturePlaceholder src={image} />}
+            {url ? (
+              <img src={url} alt={imageAlt ?? ''} className="max-h-44 w-full rounded-md object-cover" />
+            ) : (
+              <PicturePlaceholder src={image} />
+            )}
             <AltField alt={imageAlt} onChange={(alt) => session.setFields({ imageAlt: alt })} label="Alt" />
             <div className="flex items-center gap-4 text-[13px]">
-              <span className="truncate text-soft" title={image}>{image.split('/').at(-1)}</span>
-              <Button look="word" className="ml-auto shrink-0" onClick={() => input.current?.click()}>Change</Button>
-              <Button look="word" onClick={() => session.setFields({ image: '', imageAlt: null })}>Remove</Button>
+              <span className="truncate text-soft" title={image}>
+                {image.split('/').at(-1)}
+              </span>
+              <Button look="word" className="ml-auto shrink-0" onClick={() => input.current?.click()}>
+                Change
+              </Button>
+              <Button look="word" onClick={() => session.setFields({ image: '', imageAlt: null })}>
+                Remove
+              </Button>
             </div>
           </>
         ) : (
@@ -37,14 +51,25 @@ export function FeaturedEditor() {
             Choose a picture
           </Button>
         )}
-        <input ref={input} type="file" accept="image/*" aria-label="Featured picture file" className="hidden" onChange={(event) => void choose(event.target.files?.[0])} />
+        <input
+          ref={input}
+          type="file"
+          accept="image/*"
+          aria-label="Featured picture file"
+          className="hidden"
+          onChange={(event) => void choose(event.target.files?.[0])}
+        />
       </div>
       <TextField
         label="Excerpt"
         rows={4}
         value={excerpt}
         onChange={(value) => session.setFields({ excerpt: value })}
-        note={excerpt ? `${excerpt.length} characters; 100-250 suit most blogs.` : '100-250 characters for the lists of your blog.'}
+        note={
+          excerpt
+            ? `${excerpt.length} characters; 100-250 suit most blogs.`
+            : '100-250 characters for the lists of your blog.'
+        }
       />
     </section>
   );

@@ -15,23 +15,56 @@ export function FigureView({ node, updateAttributes, deleteNode, selected }: Nod
     if (file) updateAttributes({ src: await addPicture(store.getState().openPost.siteId, file, file.name) });
   };
   return (
-    <NodeViewWrapper as="figure" className={`my-4 rounded-md font-sans ${selected ? 'outline-2 outline-offset-4 outline-sea' : ''}`} contentEditable={false}>
-      {url ? <img src={url} alt={alt ?? ''} className="max-h-96 w-full rounded-md object-cover" /> : <PicturePlaceholder src={src} />}
+    <NodeViewWrapper
+      as="figure"
+      className={`my-4 rounded-md font-sans ${selected ? 'outline-2 outline-offset-4 outline-sea' : ''}`}
+      contentEditable={false}
+    >
+      {url ? (
+        <img src={url} alt={alt ?? ''} className="max-h-96 w-full rounded-md object-cover" />
+      ) : (
+        <PicturePlaceholder src={src} />
+      )}
       <div className="mt-2 space-y-1.5 text-[14px] leading-normal">
         <AltField alt={alt} onChange={(next) => updateAttributes({ alt: next })} />
         <div className="flex items-center gap-3 text-[13px]">
           <label className="flex min-w-0 flex-1 items-center gap-3 text-soft">
             Caption
-            <input value={caption} onChange={(event) => updateAttributes({ caption: event.target.value })} placeholder="Optional" className="min-w-0 flex-1 rounded-md border px-2 py-1 text-ink" />
+            <input
+              value={caption}
+              onChange={(event) => updateAttributes({ caption: event.target.value })}
+              placeholder="Optional"
+              className="min-w-0 flex-1 rounded-md border px-2 py-1 text-ink"
+            />
           </label>
-          <span className="max-w-44 truncate text-soft" title={src}>{src.split('/').at(-1)}</span>
-          <button type="button" aria-label="Choose another file" title="Choose another file" onClick={() => input.current?.click()} className="rounded p-1 text-soft hover:text-ink">
+          <span className="max-w-44 truncate text-soft" title={src}>
+            {src.split('/').at(-1)}
+          </span>
+          <button
+            type="button"
+            aria-label="Choose another file"
+            title="Choose another file"
+            onClick={() => input.current?.click()}
+            className="rounded p-1 text-soft hover:text-ink"
+          >
             <ImageUp size={15} aria-hidden />
           </button>
-          <button type="button" aria-label="Remove the picture" title="Remove the picture" onClick={deleteNode} className="rounded p-1 text-soft hover:text-rust">
+          <button
+            type="button"
+            aria-label="Remove the picture"
+            title="Remove the picture"
+            onClick={deleteNode}
+            className="rounded p-1 text-soft hover:text-rust"
+          >
             <Trash2 size={15} aria-hidden />
           </button>
-          <input ref={input} type="file" accept="image/*" className="hidden" onChange={(event) => void choose(event.target.files?.[0])} />
+          <input
+            ref={input}
+            type="file"
+            accept="image/*"
+            className="hidden"
+            onChange={(event) => void choose(event.target.files?.[0])}
+          />
         </div>
       </div>
     </NodeViewWrapper>

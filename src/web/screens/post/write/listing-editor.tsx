@@ -1,6 +1,14 @@
 import { useId } from 'react';
-import { cutToWidth, DESCRIPTION_SIZE, effectiveMetaTitle, openingWords, pixelWidth, postPath, TITLE_SIZE } from '../../../../core/listing/index.ts';
 import { defaultProfile, type Ramp } from '../../../../core/criteria/index.ts';
+import {
+  cutToWidth,
+  DESCRIPTION_SIZE,
+  effectiveMetaTitle,
+  openingWords,
+  pixelWidth,
+  postPath,
+  TITLE_SIZE,
+} from '../../../../core/listing/index.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { usePost } from '../post-context.ts';
@@ -12,8 +20,16 @@ function LengthRule({ width, ramp, full }: { width: number; ramp: Ramp; full: nu
   return (
     <div aria-hidden className="relative mt-0.5 h-[9px]">
       <div className="absolute inset-x-0 top-0 h-px bg-line" />
-      <div className="absolute top-[-1px] left-0 h-[3px] bg-marram transition-[width]" style={{ width: at(width) }} />
-      {[from, to].map((tick) => tick !== null && <div key={tick} className="absolute top-0 h-[9px] w-px bg-soft" style={{ left: at(tick) }} />)}
+      <div
+        className="absolute top-[-1px] left-0 h-[3px] bg-marram transition-[width]"
+        style={{ width: at(width) }}
+      />
+      {[from, to].map(
+        (tick) =>
+          tick !== null && (
+            <div key={tick} className="absolute top-0 h-[9px] w-px bg-soft" style={{ left: at(tick) }} />
+          ),
+      )}
     </div>
   );
 }
@@ -24,7 +40,8 @@ function Measured({ width, ramp }: { width: number; ramp: Ramp }) {
   const outside = (from !== null && width < from) || (to !== null && width > to);
   return (
     <span className="text-[13px] whitespace-nowrap text-soft">
-      <span className={outside ? 'font-semibold text-ochre' : 'text-ink'}>{Math.round(width)}</span> of {from}-{to} px
+      <span className={outside ? 'font-semibold text-ochre' : 'text-ink'}>{Math.round(width)}</span> of {from}
+      -{to} px
     </span>
   );
 }
@@ -38,16 +55,28 @@ export function ListingEditor() {
   const ids = useId();
   const title = effectiveMetaTitle(fields.metaTitle, fields.title, site.titlePattern, site.name);
   const own = fields.metaTitle.trim() || fields.title.trim();
-  const [head, tail] = own && title.includes(own) ? [title.slice(0, title.indexOf(own)), title.slice(title.indexOf(own) + own.length)] : ['', ''];
+  const [head, tail] =
+    own && title.includes(own)
+      ? [title.slice(0, title.indexOf(own)), title.slice(title.indexOf(own) + own.length)]
+      : ['', ''];
   const titleWidth = pixelWidth(title, TITLE_SIZE);
   const cut = cutToWidth(title, TITLE_SIZE, metaTitlePixels[2] ?? 580);
   const text = fields.metaDescription;
   const descriptionWidth = pixelWidth(text.trim(), DESCRIPTION_SIZE);
-  const opening = text.trim() ? '' : openingWords(session.body.blocks.filter((block) => block.kind === 'paragraph' && block.path.length === 0).map((block) => block.text));
+  const opening = text.trim()
+    ? ''
+    : openingWords(
+        session.body.blocks
+          .filter((block) => block.kind === 'paragraph' && block.path.length === 0)
+          .map((block) => block.text),
+      );
   const shown = cutToWidth(text.trim() || opening, DESCRIPTION_SIZE, metaDescriptionPixels[2] ?? 920);
   const phone = cutToWidth(text.trim(), DESCRIPTION_SIZE, phoneCutPixels);
   const path = postPath(site.addressPattern, '·') ?? '/·';
-  const crumbs = [site.baseAddress.replace(/^https?:\/\//, '').replace(/\/$/, '') || 'your-blog', ...path.split('/').filter((part) => part && part !== '·')];
+  const crumbs = [
+    site.baseAddress.replace(/^https?:\/\//, '').replace(/\/$/, '') || 'your-blog',
+    ...path.split('/').filter((part) => part && part !== '·'),
+  ];
   const [offer] = fixes['meta-description-width'] ?? [];
   return (
     <section aria-label="Listing" className="grid grid-cols-[minmax(0,600px)_auto] gap-x-5 pt-4 pb-3">
@@ -59,7 +88,9 @@ export function ListingEditor() {
           {head && <span className="shrink-0 whitespace-pre text-soft">{head}</span>}
           <span className="relative inline-grid max-w-full min-w-[4ch]">
             {/* The invisible twin gives the field the width of its words, so that the pattern follows them. */}
-            <span aria-hidden className="invisible col-start-1 row-start-1 overflow-hidden whitespace-pre">{fields.metaTitle || fields.title || 'Meta title'}</span>
+            <span aria-hidden className="invisible col-start-1 row-start-1 overflow-hidden whitespace-pre">
+              {fields.metaTitle || fields.title || 'Meta title'}
+            </span>
             <input
               id={`${ids}-t`}
               value={fields.metaTitle}
@@ -68,12 +99,23 @@ export function ListingEditor() {
               className="col-start-1 row-start-1 w-full min-w-0 rounded bg-transparent outline-offset-0"
             />
           </span>
-          {tail && <span className="shrink-0 whitespace-pre text-soft" title={`The site's pattern: ${site.titlePattern}`}>{tail}</span>}
+          {tail && (
+            <span
+              className="shrink-0 whitespace-pre text-soft"
+              title={`The site's pattern: ${site.titlePattern}`}
+            >
+              {tail}
+            </span>
+          )}
         </div>
         <LengthRule width={titleWidth} ramp={metaTitlePixels} full={600} />
-        {cut.cut !== null && <p className="truncate font-listing text-[13px] text-ochre">Cut in the results: {cut.shown}</p>}
+        {cut.cut !== null && (
+          <p className="truncate font-listing text-[13px] text-ochre">Cut in the results: {cut.shown}</p>
+        )}
       </div>
-      <div className="pt-1"><Measured width={titleWidth} ramp={metaTitlePixels} /></div>
+      <div className="pt-1">
+        <Measured width={titleWidth} ramp={metaTitlePixels} />
+      </div>
 
       <div data-place="slug" className="mt-1 flex min-w-0 items-baseline font-listing text-[14px]">
         <span className="shrink-0 whitespace-pre text-soft">{crumbs.join(' › ')} › </span>
@@ -88,7 +130,9 @@ export function ListingEditor() {
           className="min-w-0 flex-1 rounded bg-transparent"
         />
       </div>
-      <span className="mt-1 text-[13px] text-soft">{fields.slug ? `${fields.slug.split('-').filter(Boolean).length} words` : 'no slug'}</span>
+      <span className="mt-1 text-[13px] text-soft">
+        {fields.slug ? `${fields.slug.split('-').filter(Boolean).length} words` : 'no slug'}
+      </span>
 
       <div data-place="meta-description" className="mt-1">
         <label htmlFor={`${ids}-d`} className="sr-only">
@@ -103,7 +147,11 @@ export function ListingEditor() {
           className="field-sizing-content block w-full resize-none rounded bg-transparent font-listing text-[14px] leading-[20px]"
         />
         <LengthRule width={descriptionWidth} ramp={metaDescriptionPixels} full={960} />
-        {shown.cut !== null && text.trim() && <p className="truncate font-listing text-[13px] text-ochre" title={shown.shown}>Cut in the results after: …{shown.shown.slice(-46)}</p>}
+        {shown.cut !== null && text.trim() && (
+          <p className="truncate font-listing text-[13px] text-ochre" title={shown.shown}>
+            Cut in the results after: …{shown.shown.slice(-46)}
+          </p>
+        )}
         {!text.trim() && opening && (
           <p className="text-[13px] text-soft">
             Nothing written: these opening words would stand there.{' '}
@@ -117,7 +165,9 @@ export function ListingEditor() {
       </div>
       <div className="mt-1 text-right">
         <Measured width={descriptionWidth} ramp={metaDescriptionPixels} />
-        {phone.cut !== null && <span className="block text-[12px] text-soft">phone cuts at {phoneCutPixels}</span>}
+        {phone.cut !== null && (
+          <span className="block text-[12px] text-soft">phone cuts at {phoneCutPixels}</span>
+        )}
       </div>
     </section>
   );

@@ -16,6 +16,8 @@ interface MarginProps {
   column: React.RefObject<HTMLDivElement | null>;
   inHand: string | null;
   setInHand: (id: string | null) => void;
+  /** The note that was asked for from the sheet: it stands on its line. */
+  pinned: string | null;
 }
 
 /** The margin: notes level with the words they concern, or the ledger in short. */
@@ -26,7 +28,12 @@ export function Margin(props: MarginProps) {
   return (
     <div className="flex min-w-0 flex-1 items-stretch">
       <div className="w-[62px] shrink-0 border-l bg-sand/25">
-        <div role="tablist" aria-label="Margin" aria-orientation="vertical" className="sticky top-0 flex flex-col">
+        <div
+          role="tablist"
+          aria-label="Margin"
+          aria-orientation="vertical"
+          className="sticky top-0 flex flex-col"
+        >
           {(
             [
               ['notes', 'Notes', notes.length],
@@ -47,18 +54,33 @@ export function Margin(props: MarginProps) {
           ))}
         </div>
       </div>
-      {lens === 'notes' ? <Notes {...props} notes={notes} /> : <ShortLedger criteria={report?.criteria ?? []} />}
+      {lens === 'notes' ? (
+        <Notes {...props} notes={notes} />
+      ) : (
+        <ShortLedger criteria={report?.criteria ?? []} />
+      )}
     </div>
   );
 }
 
-function Notes({ body, column, inHand, setInHand, notes }: MarginProps & { notes: CriterionResult[] }) {
+function Notes({
+  body,
+  column,
+  inHand,
+  setInHand,
+  pinned,
+  notes,
+}: MarginProps & { notes: CriterionResult[] }) {
   const order = useAppSelector((state) => state.preferences.noteOrder);
   const dispatch = useAppDispatch();
   const fixes = useAppSelector((state) => state.openPost.fixes);
   const score = useAppSelector((state) => state.openPost.report?.score ?? 0);
   const list = useRef<HTMLOListElement>(null);
-  const [tops, setTops] = useState<{ tops: ReadonlyMap<string, number>; anchors: ReadonlyMap<string, number>; height: number }>({ tops: new Map(), anchors: new Map(), height: 0 });
+  const [tops, setTops] = useState<{
+    tops: ReadonlyMap<string, number>;
+    anchors: ReadonlyMap<string, number>;
+    height: number;
+  }>({ tops: new Map(), anchors: new Map(), height: 0 });
 
   /** Where each note would like to stand: all reads, before anything is written. */
   const place = useCallback(() => {
@@ -66,13 +88,16 @@ function Notes({ body, column, inHand, setInHand, notes }: MarginProps & { notes
     const within = column.current;
     if (!host || !within || order === 'points') return;
     const base = host.getBoundingClientRect().top;
-    const end = within.querySelector('.draft')?.getBoundingClientRect().bottom ?? base;
-    const boxes: NoteBox[] = notes.map((note) => ({ id: note.id, anchor: anchorOf(note, body, within, base, end), height: host.querySelector<HTMLElement>(`[data-note-id="${note.id}"]`)?.offsetHeight ?? 60 }));
+    const boxes: NoteBox[] = notes.map((note) => ({
+      id: note.id,
+      anchor: anchorOf(note, body, within, base),
+      height: host.querySelector<HTMLElement>(`[data-note-id="${note.id}"]`)?.offsetHeight ?? 60,
+    }));
     boxes.sort((a, b) => a.anchor - b.anchor);
-    const placed = stackNotes(boxes, inHand);
+    const placed = stackNotes(boxes, pinned);
     const height = Math.max(0, ...boxes.map((box) => placed.get(box.id)! + box.height));
     setTops({ tops: placed, anchors: new Map(boxes.map((box) => [box.id, box.anchor])), height });
-  }, [notes, body, column, inHand, order]);
+  }, [notes, body, column, pinned, order]);
 
   useLayoutEffect(place, [place]);
   useEffect(() => {
@@ -90,19 +115,28 @@ function Notes({ body, column, inHand, setInHand, notes }: MarginProps & { notes
     };
   }, [column, place]);
 
-  const shown = order === 'points' ? notes : [...notes].sort((a, b) => (tops.anchors.get(a.id) ?? 0) - (tops.anchors.get(b.id) ?? 0));
+  const shown =
+    order === 'points'
+      ? notes
+      : [...notes].sort((a, b) => (tops.anchors.get(a.id) ?? 0) - (tops.anchors.get(b.id) ?? 0));
   return (
     <section aria-label="Notes" className="min-w-0 flex-1 px-4">
       <div className="flex items-center gap-3 pt-2 text-[13px] text-soft">
         <label className="ml-auto flex items-center gap-1.5">
           Order
-          <select value={order} onChange={(event) => dispatch(noteOrderChosen(event.target.value as 'place' | 'points'))} className="rounded border px-1 py-0.5">
+          <select
+            value={order}
+            onChange={(event) => dispatch(noteOrderChosen(event.target.value as 'place' | 'points'))}
+            className="rounded border px-1 py-0.5"
+          >
             <option value="place">by place</option>
             <option value="points">by points to win</option>
           </select>
         </label>
       </div>
-      {notes.length === 0 && <p className="mt-6 text-soft">Nothing left to win. Everything that applies is earned.</p>}
+      {notes.length === 0 && (
+        <p className="mt-6 text-soft">Nothing left to win. Everything that applies is earned.</p>
+      )}
       <ol ref={list} className="relative" style={order === 'place' ? { height: tops.height } : undefined}>
         {shown.map((note) => (
           <Note
@@ -113,8 +147,14 @@ function Notes({ body, column, inHand, setInHand, notes }: MarginProps & { notes
             body={body}
             inHand={inHand === note.id}
             setInHand={setInHand}
-            style={order === 'place' ? { position: 'absolute', insetInline: 0, top: tops.tops.get(note.id) ?? 0 } : { position: 'relative', marginBottom: 10 }}
-            leader={order === 'place' ? (tops.anchors.get(note.id) ?? 0) - (tops.tops.get(note.id) ?? 0) : null}
+            style={
+              order === 'place'
+                ? { position: 'absolute', insetInline: 0, top: tops.tops.get(note.id) ?? 0 }
+                : { position: 'relative', marginBottom: 10 }
+            }
+            leader={
+              order === 'place' ? (tops.anchors.get(note.id) ?? 0) - (tops.tops.get(note.id) ?? 0) : null
+            }
           />
         ))}
       </ol>
@@ -123,7 +163,7 @@ function Notes({ body, column, inHand, setInHand, notes }: MarginProps & { notes
 }
 
 /** The height of the line a note speaks of, from the top of the list. */
-function anchorOf(note: CriterionResult, body: BodyEditor, within: HTMLElement, base: number, end: number): number {
+function anchorOf(note: CriterionResult, body: BodyEditor, within: HTMLElement, base: number): number {
   const [first] = note.evidence;
   if (first) {
     const found = body.positionOf(first.blockId, first.start);
@@ -131,12 +171,12 @@ function anchorOf(note: CriterionResult, body: BodyEditor, within: HTMLElement, 
       try {
         return body.editor.view.coordsAtPos(found.at).top - base;
       } catch {
-        // The document moved on since the report: the note waits at the end for the next one.
+        // The document moved on since the report: the note waits at the title for the next one.
       }
     }
   }
-  if (note.place === 'text') return end - base;
-  const row = within.querySelector(`[data-place="${note.place}"]`);
+  // What concerns the whole post stands beside its title.
+  const row = within.querySelector(`[data-place="${note.place === 'text' ? 'title' : note.place}"]`);
   return row ? row.getBoundingClientRect().top - base : 0;
 }
 
@@ -173,7 +213,10 @@ function Note({ note, fixes, score, body, inHand, setInHand, style, leader }: No
   };
   const mend = (fix: OfferedFix) => {
     const takeBack = session.apply(fix.edits);
-    toast(`${fix.label}: ${score.toFixed(1)} → ${fix.scoreAfter.toFixed(1)}`, { duration: 8000, action: { label: 'Undo', onClick: takeBack } });
+    toast(`${fix.label}: ${score.toFixed(1)} → ${fix.scoreAfter.toFixed(1)}`, {
+      duration: 8000,
+      action: { label: 'Undo', onClick: takeBack },
+    });
   };
   return (
     <li
@@ -184,22 +227,39 @@ function Note({ note, fixes, score, body, inHand, setInHand, style, leader }: No
       onMouseLeave={() => setInHand(null)}
       className={`border-t pt-1.5 text-[13px] leading-[1.4] transition-[top] duration-150 ${inHand ? 'border-ochre' : 'border-line'}`}
     >
-      {leader !== null && inHand && note.evidence.length > 0 && <span aria-hidden className="absolute -left-4 h-px w-4 bg-ochre" style={{ top: Math.max(-1, leader + 12) }} />}
+      {leader !== null && inHand && note.evidence.length > 0 && (
+        <span
+          aria-hidden
+          className="absolute -left-4 h-px w-4 bg-ochre"
+          style={{ top: Math.max(-1, leader + 12) }}
+        />
+      )}
       <div className="flex gap-2.5">
         <span className="pt-1">
           <Earned share={note.points / note.available} />
         </span>
         <div className="min-w-0 flex-1">
-          <button type="button" onClick={show} onFocus={() => setInHand(note.id)} className="block w-full text-left font-medium break-words hover:text-sea">
+          <button
+            type="button"
+            title={`Wished: ${note.target}`}
+            onClick={show}
+            onFocus={() => setInHand(note.id)}
+            className="block w-full text-left font-medium break-words hover:text-sea"
+          >
             {note.advice}
-            {note.evidence.length > 1 && <span className="font-normal text-soft"> ({note.evidence.length} places)</span>}
+            {note.evidence.length > 1 && (
+              <span className="font-normal text-soft"> ({note.evidence.length} places)</span>
+            )}
           </button>
-          {inHand && <p className="text-[12px] text-soft">Wished: {note.target}</p>}
           {fixes.length > 0 && (
             <p className="mt-0.5 flex flex-wrap gap-x-3 gap-y-0.5">
               {fixes.map((fix) => (
                 <span key={JSON.stringify(fix.edits)} className="min-w-0">
-                  <button type="button" onClick={() => mend(fix)} className="text-left font-semibold break-words text-marram underline decoration-marram/40 underline-offset-4 hover:decoration-marram">
+                  <button
+                    type="button"
+                    onClick={() => mend(fix)}
+                    className="text-left font-semibold break-words text-marram underline decoration-marram/40 underline-offset-4 hover:decoration-marram"
+                  >
                     {fix.label}
                   </button>{' '}
                   <span className="text-[12px] whitespace-nowrap text-soft">
@@ -226,10 +286,19 @@ function ShortLedger({ criteria }: { criteria: readonly CriterionResult[] }) {
             {criteria
               .filter((line) => line.group === group)
               .map((line) => (
-                <li key={line.id} className={`flex items-center gap-2.5 border-t py-1 ${line.applies ? '' : 'text-soft'}`}>
+                <li
+                  key={line.id}
+                  className={`flex items-center gap-2.5 border-t py-1 ${line.applies ? '' : 'text-soft'}`}
+                >
                   <Earned share={line.applies ? line.points / line.available : null} />
-                  <span className="min-w-0 flex-1 truncate" title={line.advice ?? line.target}>{line.title}</span>
-                  {line.advice === null ? <span className="text-soft">{line.applies ? 'earned' : 'does not apply'}</span> : <ToWin points={line.available - line.points} />}
+                  <span className="min-w-0 flex-1 truncate" title={line.advice ?? line.target}>
+                    {line.title}
+                  </span>
+                  {line.advice === null ? (
+                    <span className="text-soft">{line.applies ? 'earned' : 'does not apply'}</span>
+                  ) : (
+                    <ToWin points={line.available - line.points} />
+                  )}
                 </li>
               ))}
           </ul>

@@ -41,10 +41,20 @@ function decorate(doc: ProseNode, places: readonly MarkedPlace[]): DecorationSet
       const data = criterion ? { 'data-note': criterion } : {};
       const whole = !node.isTextblock || end - start >= node.textContent.length;
       if (whole && (look === 'noted' || look === 'in-hand')) {
-        out.push(Decoration.node(at, at + node.nodeSize, { class: look === 'noted' ? 'noted-block' : 'in-hand', ...data }));
+        out.push(
+          Decoration.node(at, at + node.nodeSize, {
+            class: look === 'noted' ? 'noted-block' : 'in-hand',
+            ...data,
+          }),
+        );
       } else if (node.isTextblock && end > start) {
         const size = node.content.size;
-        out.push(Decoration.inline(at + 1 + Math.min(start, size), at + 1 + Math.min(end, size), { class: look, ...data }));
+        out.push(
+          Decoration.inline(at + 1 + Math.min(start, size), at + 1 + Math.min(end, size), {
+            class: look,
+            ...data,
+          }),
+        );
       }
     }
     return !node.isTextblock;

@@ -2,7 +2,15 @@ import type { Editor } from '@tiptap/core';
 import { Fragment, Slice } from '@tiptap/pm/model';
 import type { EditorProps, EditorView } from '@tiptap/pm/view';
 import { toast } from 'sonner';
-import { cleanPaste, type Draft, looksLikeMarkdown, markupAccount, readHtml, readMarkdown, writeEditor } from '../../../../core/draft/index.ts';
+import {
+  cleanPaste,
+  type Draft,
+  looksLikeMarkdown,
+  markupAccount,
+  readHtml,
+  readMarkdown,
+  writeEditor,
+} from '../../../../core/draft/index.ts';
 import { addPicture } from '../../../data/pictures.ts';
 import type { PostSession } from '../../../state/post-session.ts';
 import { store } from '../../../state/store.ts';
@@ -10,7 +18,10 @@ import { store } from '../../../state/store.ts';
 const nextId = () => crypto.randomUUID();
 
 /** How the editor takes what is pasted or dropped. */
-export function pasteHandlers(session: PostSession, editor: () => Editor): Pick<EditorProps, 'handlePaste' | 'handleDrop'> {
+export function pasteHandlers(
+  session: PostSession,
+  editor: () => Editor,
+): Pick<EditorProps, 'handlePaste' | 'handleDrop'> {
   return {
     handlePaste(view, event) {
       const data = event.clipboardData;
@@ -27,11 +38,16 @@ export function pasteHandlers(session: PostSession, editor: () => Editor): Pick<
       if (html.includes('data-pm-slice')) return false;
       if (view.state.selection.$from.parent.type.name === 'codeBlock') return false;
       if (html) return pasteDraft(session, editor(), view, readHtml(html, nextId).draft, markupAccount(html));
-      if (looksLikeMarkdown(text)) return pasteDraft(session, editor(), view, readMarkdown(text, nextId).draft, ['Markdown read as text with headings, lists and links']);
+      if (looksLikeMarkdown(text))
+        return pasteDraft(session, editor(), view, readMarkdown(text, nextId).draft, [
+          'Markdown read as text with headings, lists and links',
+        ]);
       return false;
     },
     handleDrop(_view, event) {
-      const pictures = [...(event.dataTransfer?.files ?? [])].filter((file) => file.type.startsWith('image/'));
+      const pictures = [...(event.dataTransfer?.files ?? [])].filter((file) =>
+        file.type.startsWith('image/'),
+      );
       if (pictures.length === 0) return false;
       event.preventDefault();
       void insertPictures(session, editor(), pictures);
@@ -40,7 +56,13 @@ export function pasteHandlers(session: PostSession, editor: () => Editor): Pick<
   };
 }
 
-function pasteDraft(session: PostSession, editor: Editor, view: EditorView, pasted: Draft, account: string[]): boolean {
+function pasteDraft(
+  session: PostSession,
+  editor: Editor,
+  view: EditorView,
+  pasted: Draft,
+  account: string[],
+): boolean {
   const before = store.getState().openPost.fields;
   const { draft, title, account: mended } = cleanPaste(pasted, before.title.trim() === '');
   if (draft.blocks.length === 0 && title === null) return false;
@@ -49,10 +71,13 @@ function pasteDraft(session: PostSession, editor: Editor, view: EditorView, past
   const inline = draft.blocks.length === 1 && only.kind === 'paragraph' && only.path.length === 0;
   const { tr } = view.state;
   if (draft.blocks.length) {
-    const slice = inline ? new Slice(Fragment.from(content.firstChild!.content), 0, 0) : new Slice(content, 0, 0);
+    const slice = inline
+      ? new Slice(Fragment.from(content.firstChild!.content), 0, 0)
+      : new Slice(content, 0, 0);
     const { from, to, $from } = tr.selection;
     // An empty paragraph makes room; otherwise the line is parted at the cursor.
-    if (!inline && $from.parent.content.size === 0 && $from.depth === 1) tr.replaceWith($from.before(), Math.max($from.after(), to), content);
+    if (!inline && $from.parent.content.size === 0 && $from.depth === 1)
+      tr.replaceWith($from.before(), Math.max($from.after(), to), content);
     else if (inline) tr.replaceSelection(slice);
     else tr.replaceRange(from, to, slice);
   }
@@ -75,7 +100,11 @@ function pasteDraft(session: PostSession, editor: Editor, view: EditorView, past
 }
 
 /** Keeps picture files and puts them where the cursor is. */
-export async function insertPictures(session: PostSession, editor: Editor, files: readonly File[]): Promise<void> {
+export async function insertPictures(
+  session: PostSession,
+  editor: Editor,
+  files: readonly File[],
+): Promise<void> {
   for (const file of files) {
     if (!/^image\/(?:png|jpeg|gif|webp|avif)$/.test(file.type)) {
       toast.error(`${file.name} is no picture that a blog can show. Use PNG, JPEG, WebP, AVIF or GIF.`);
@@ -83,7 +112,11 @@ export async function insertPictures(session: PostSession, editor: Editor, files
     }
     try {
       const src = await addPicture(session.siteId, file, file.name || 'picture.png');
-      editor.chain().focus().insertContent({ type: 'figure', attrs: { src, blockId: nextId() } }).run();
+      editor
+        .chain()
+        .focus()
+        .insertContent({ type: 'figure', attrs: { src, blockId: nextId() } })
+        .run();
     } catch {
       toast.error(`${file.name} could not be kept. The browser's storage may be full.`);
     }

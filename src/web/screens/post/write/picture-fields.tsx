@@ -1,7 +1,15 @@
 import { useId } from 'react';
 
 /** Alternative text of a picture, with the choice to mark it as decorative. */
-export function AltField({ alt, onChange, label = 'Alt text' }: { alt: string | null; onChange: (alt: string | null) => void; label?: string }) {
+export function AltField({
+  alt,
+  onChange,
+  label = 'Alt text',
+}: {
+  alt: string | null;
+  onChange: (alt: string | null) => void;
+  label?: string;
+}) {
   const id = useId();
   return (
     <div className="flex items-center gap-3 text-[13px]">
@@ -17,7 +25,12 @@ export function AltField({ alt, onChange, label = 'Alt text' }: { alt: string | 
         className="min-w-0 flex-1 rounded-md border px-2 py-1"
       />
       <label className="flex shrink-0 items-center gap-1.5 text-soft">
-        <input type="checkbox" checked={alt === ''} onChange={(event) => onChange(event.target.checked ? '' : null)} className="accent-marram" />
+        <input
+          type="checkbox"
+          checked={alt === ''}
+          onChange={(event) => onChange(event.target.checked ? '' : null)}
+          className="accent-marram"
+        />
         Decorative
       </label>
     </div>
@@ -29,7 +42,11 @@ export function PicturePlaceholder({ src }: { src: string }) {
   const elsewhere = /^(?:https?:)?\/\//.test(src);
   return (
     <div className="flex min-h-24 flex-col items-center justify-center gap-1 rounded-md border border-dashed bg-paper px-4 py-5 text-center text-[13px] text-soft">
-      <span>{elsewhere ? 'This picture lies on another server and is not loaded here.' : 'The file of this picture is not here.'}</span>
+      <span>
+        {elsewhere
+          ? 'This picture lies on another server and is not loaded here.'
+          : 'The file of this picture is not here.'}
+      </span>
       <span className="max-w-full break-all">{src}</span>
     </div>
   );

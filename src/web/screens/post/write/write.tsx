@@ -16,6 +16,7 @@ export function Write() {
   const body = useMemo(() => bodyEditor(session), [session]);
   const title = useAppSelector((state) => state.openPost.fields.title);
   const [inHand, setInHand] = useState<string | null>(null);
+  const [pinned, setPinned] = useState<string | null>(null);
   const column = useRef<HTMLDivElement>(null);
   useMarks(body, inHand);
   return (
@@ -23,14 +24,15 @@ export function Write() {
       <div className="flex min-h-full items-stretch">
         <div ref={column} className="w-[798px] min-w-[520px] shrink px-6">
           <ListingEditor />
-          {/* biome-ignore lint/a11y/noStaticElementInteractions: hovering marked words shows their note; the note itself is reached by keyboard */}
+          {/* biome-ignore lint/a11y/noStaticElementInteractions: hovering marked words shows their note, which is itself reached by keyboard */}
+          {/* biome-ignore lint/a11y/useKeyWithMouseEvents: as above */}
           <div
             className="rounded-md border bg-sheet"
             onMouseOver={(event) => {
               const noted = (event.target as HTMLElement).closest<HTMLElement>('[data-note]');
               setInHand(noted?.dataset['note'] ?? null);
+              setPinned(noted?.dataset['note'] ?? null);
             }}
-            onFocus={() => setInHand(null)}
           >
             <Toolbar editor={body.editor} session={session} />
             <div className="px-10 pt-5 pb-10">
@@ -56,7 +58,7 @@ export function Write() {
           </div>
           <FeaturedEditor />
         </div>
-        <Margin body={body} column={column} inHand={inHand} setInHand={setInHand} />
+        <Margin body={body} column={column} inHand={inHand} setInHand={setInHand} pinned={pinned} />
       </div>
     </main>
   );
@@ -67,12 +69,22 @@ function useMarks(body: BodyEditor, inHand: string | null): void {
   const report = useAppSelector((state) => state.openPost.report);
   useEffect(() => {
     const { view, state } = body.editor;
-    view.dispatch(state.tr.setMeta(NOTES_META, report ? marksOf(report as ScoreReport, inHand) : []).setMeta('addToHistory', false));
+    view.dispatch(
+      state.tr
+        .setMeta(NOTES_META, report ? marksOf(report as ScoreReport, inHand) : [])
+        .setMeta('addToHistory', false),
+    );
   }, [body, report, inHand]);
 }
 
 function marksOf(report: ScoreReport, inHand: string | null): MarkedPlace[] {
-  const places: MarkedPlace[] = report.uses.map(({ blockId, start, end, kind }) => ({ blockId, start, end, look: kind === 'exact' ? 'use' : 'use-variant', criterion: null }));
+  const places: MarkedPlace[] = report.uses.map(({ blockId, start, end, kind }) => ({
+    blockId,
+    start,
+    end,
+    look: kind === 'exact' ? 'use' : 'use-variant',
+    criterion: null,
+  }));
   for (const { id, advice, evidence } of report.criteria) {
     if (advice === null) continue;
     for (const { blockId, start, end } of evidence) {

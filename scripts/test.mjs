@@ -1,0 +1,101 @@
+// Every check and every test, from a fresh clone. Ends with the plain line `N passed, N failed`.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build, checkNode, fail, install, root } from './prepare.mjs';
+
+const bin = (name) => join(root, 'node_modules', '.bin', name);
+let passed = 0;
+let failed = 0;
+
+function run(command, args, options = {}) {
+  return (
+    spawnSync(command, args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], ...options }).status === 0
+  );
+}
+
+function check(name, command, args) {
+  console.log(`\n# ${name}`);
+  if (run(command, args)) passed += 1;
+  else {
+    failed += 1;
+    console.error(`The check "${name}" failed.`);
+  }
+}
+
+/** Debian's Chromium, installed where that is allowed. */
+function chromium() {
+  if (existsSync('/usr/bin/chromium')) return;
+  if (process.getuid?.() !== 0)
+    fail(
+      'The end-to-end tests need Chromium at /usr/bin/chromium. Install it with: sudo apt-get install chromium',
+    );
+  console.error('Installing Chromium (once)...');
+  const quiet = { stdio: ['ignore', 2, 2], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } };
+  const done =
+    run('apt-get', ['update'], quiet) &&
+    run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], quiet);
+  if (!done || !existsSync('/usr/bin/chromium'))
+    fail('Chromium could not be installed. Install it with: apt-get install chromium');
+}
+
+/** dependency-cruiser can read nothing and call that clean: it must have read the sources. */
+function arrows() {
+  console.log('\n# arrows between folders');
+  const { stdout } = spawnSync(
+    bin('depcruise'),
+    ['src', '--config', '.dependency-cruiser.cjs', '--output-type', 'json'],
+    { cwd: root, encoding: 'utf8', maxBuffer: 1 << 28 },
+  );
+  let summary;
+  try {
+    summary = JSON.parse(stdout).summary;
+  } catch {
+    summary = null;
+  }
+  const broken = summary?.violations ?? [];
+  for (const { rule, from, to } of broken) console.error(`${rule.name}: ${from} -> ${to}`);
+  const fine = summary !== null && summary.totalCruised > 100 && broken.length === 0;
+  if (summary) console.log(`${summary.totalCruised} modules read, ${broken.length} arrows against the rules`);
+  if (fine) passed += 1;
+  else failed += 1;
+}
+
+checkNode();
+install();
+chromium();
+rmSync(join(root, 'test-results'), { recursive: true, force: true });
+mkdirSync(join(root, 'test-results'), { recursive: true });
+
+check('generated tables are current', process.execPath, ['scripts/generate.mjs', '--check']);
+check('types', bin('tsc'), ['-p', '.']);
+check('format and lint', bin('biome'), ['ci', '--error-on-warnings', '.']);
+arrows();
+check('nothing unused', bin('knip'), []);
+
+console.log('\n# unit tests');
+const unit = join(root, 'test-results', 'unit.json');
+run(bin('vitest'), ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${unit}`]);
+if (existsSync(unit)) {
+  const { numPassedTests, numFailedTests, success, testResults } = JSON.parse(readFileSync(unit, 'utf8'));
+  passed += numPassedTests;
+  // A file that could not even be loaded counts as a failure of its own.
+  failed +=
+    numFailedTests +
+    (success || numFailedTests
+      ? 0
+      : Math.max(1, testResults.filter((one) => one.status === 'failed').length));
+} else failed += 1;
+
+build();
+console.log('\n# end-to-end tests');
+const e2e = join(root, 'test-results', 'e2e.json');
+run(bin('playwright'), ['test']);
+if (existsSync(e2e)) {
+  const { stats, errors } = JSON.parse(readFileSync(e2e, 'utf8'));
+  passed += stats.expected + stats.flaky;
+  failed += stats.unexpected + errors.length;
+} else failed += 1;
+
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);
