@@ -126,6 +126,7 @@ function ScoreCorner() {
     >
       <div className="flex items-center gap-4">
         <output
+          data-score={report?.score.toFixed(1)}
           aria-live="polite"
           aria-label="Score"
           className="min-w-11 text-[36px] leading-none font-semibold"

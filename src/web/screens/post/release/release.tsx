@@ -155,7 +155,7 @@ function Ledger({ criteria }: { criteria: readonly CriterionResult[] }) {
                     {line.applies ? measuredInWords(line) : 'does not apply'}
                   </td>
                   <td className="max-w-72 py-1.5 pr-4 text-soft">{line.target}</td>
-                  <td className="py-1.5 text-right whitespace-nowrap">
+                  <td data-points={line.points} className="py-1.5 text-right whitespace-nowrap">
                     {line.applies ? `${line.points.toFixed(1)} of ${line.available.toFixed(1)}` : '–'}
                   </td>
                   <td className="w-16 py-1.5 text-right">

@@ -1,0 +1,53 @@
+import { readFileSync } from 'node:fs';
+import { type Download, expect, type Locator, type Page } from '@playwright/test';
+
+/** Opens the list of posts and waits until every post has its score. */
+export async function openPosts(page: Page): Promise<Locator> {
+  await page.goto('/posts');
+  const table = page.getByRole('table', { name: 'Posts' });
+  await expect(table).toBeVisible();
+  await expect(table.getByRole('row').last().getByRole('img', { name: /Score by group/ })).toBeVisible();
+  return table;
+}
+
+/** Opens a post of the list by its title. */
+export async function openPost(page: Page, title: string | RegExp): Promise<void> {
+  const table = await openPosts(page);
+  await table.getByRole('link', { name: title }).click();
+  await expect(page.getByRole('textbox', { name: 'Draft' })).toBeVisible();
+  await expect(scoreOf(page)).toHaveText(/\d/);
+}
+
+/** Goes to a step of the post in hand. */
+export const goTo = (page: Page, step: string): Promise<void> => page.getByRole('navigation', { name: 'Trail' }).getByRole('link', { name: step }).click();
+
+/** The score as shown at the corner. */
+export const scoreOf = (page: Page): Locator => page.getByRole('status', { name: 'Score' });
+
+/** The exact score: the sum of the group points that the ridge tells. */
+export async function exactScore(page: Page): Promise<number> {
+  const words = (await page.getByRole('region', { name: 'Score', exact: true }).getByRole('img').getAttribute('aria-label')) ?? '';
+  return [...words.matchAll(/ ([\d.]+) of/g)].reduce((sum, hit) => sum + Number(hit[1]), 0);
+}
+
+/** Pastes markup into the field in focus, as a word processor hands it over. */
+export async function paste(page: Page, html: string, text = ''): Promise<void> {
+  await page.evaluate(
+    ([markup, plain]) => {
+      const data = new DataTransfer();
+      if (markup) data.setData('text/html', markup);
+      data.setData('text/plain', plain);
+      document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+    },
+    [html, text],
+  );
+}
+
+/** Waits until everything written so far is kept. */
+export const saved = (page: Page): Promise<void> => expect(page.getByText(/words? · saved/)).toBeVisible();
+
+/** What a pressed button hands to the reader, as text. */
+export async function downloaded(page: Page, press: () => Promise<void>): Promise<{ name: string; text: string; file: Download }> {
+  const [file] = await Promise.all([page.waitForEvent('download'), press()]);
+  return { name: file.suggestedFilename(), text: readFileSync(await file.path(), 'utf8'), file };
+}
