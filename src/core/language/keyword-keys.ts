@@ -4,23 +4,33 @@ import { directionOf } from './phrase.ts';
 import { isFunctionWord } from './stop-words.ts';
 import { plainWords } from './tokens.ts';
 
+/** Keys of a keyword: under which it is filed, and under which its rivals are looked up. */
+export interface KeywordKeys {
+  filed: string[];
+  asked: string[];
+}
+
 /**
- * Keys under which a keyword is the same target as another: two keywords that share one are variants (inflected,
- * reordered, hyphenated or closed up). In languages other than English only case and spacing are forgiven.
+ * Keys by which two keywords are told to be the same target: one is filed under a key that the other asks for where
+ * they are variants (inflected, reordered, hyphenated or closed up). Two phrases that each point somewhere ("word
+ * to pdf") must point the same way; in languages other than English only case and spacing are forgiven.
  */
-export function keywordKeys(phrase: string, english: boolean): string[] {
+export function keywordKeys(phrase: string, english: boolean): KeywordKeys {
   const words = plainWords(phrase);
-  if (words.length === 0) return [];
-  if (!english) return [words.join('')];
+  const alike = (...keys: string[]): KeywordKeys => ({ filed: keys, asked: keys });
+  if (words.length === 0) return alike();
+  if (!english) return alike(words.join(''));
   const shortest = (word: string) =>
     inflectionCandidates(normalForm(word)).reduce((best, next) => (next.length < best.length ? next : best));
   const content = words.filter((word) => !isFunctionWord(word));
-  if (content.length < 2) return [words.map(shortest).join('')];
-  const directional = words.some((word, at) => directionOf(word) !== 'none' && words[at - 1] !== 'how');
+  if (content.length < 2) return alike(words.map(shortest).join(''));
   const bases = content.map(shortest);
-  if (directional)
-    return [
-      words.map((word) => (directionOf(word) === 'none' ? shortest(word) : directionOf(word))).join(''),
-    ];
-  return [[...bases].sort().join(' '), bases.join('')];
+  const sorted = [...bases].sort().join(' ');
+  const directional = words.some((word, at) => directionOf(word) !== 'none' && words[at - 1] !== 'how');
+  if (!directional) return { filed: [sorted, bases.join(''), `plain ${sorted}`], asked: [sorted, bases.join(''), `pointing ${sorted}`] };
+  const pointing = words
+    .filter((word) => !isFunctionWord(word) || directionOf(word) !== 'none')
+    .map((word) => (directionOf(word) === 'none' ? shortest(word) : directionOf(word)))
+    .join('');
+  return { filed: [pointing, `pointing ${sorted}`], asked: [pointing, `plain ${sorted}`] };
 }

@@ -1,0 +1,88 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { goTo, openPost, openPosts, scoreOf } from './steps/writer.ts';
+
+test('an outline is made by keyboard, put into the draft and read back', async ({ page }) => {
+  await openPosts(page);
+  await page.getByRole('button', { name: 'New post' }).click();
+  await goTo(page, 'Write');
+  await page.getByRole('textbox', { name: 'Draft' }).click();
+  await page.keyboard.type('An introduction.');
+  await goTo(page, 'Outline');
+  await page.getByRole('button', { name: 'Add a heading' }).click();
+  await page.keyboard.type('Weigh it');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('On a scale');
+  await page.keyboard.press('Alt+ArrowRight');
+  await expect(page.getByLabel('Heading 2, level 3')).toHaveValue('On a scale');
+  await expect(page.getByLabel('Heading 2, level 3')).toBeFocused();
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('Tools');
+  await page.keyboard.press('Alt+ArrowLeft');
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(page.getByLabel('Heading 1, level 2')).toHaveValue('Tools');
+  await page.getByLabel('Note on heading 1').fill('pump, levers, tube');
+  await page.getByRole('button', { name: 'Put into the draft' }).click();
+  await expect(page.getByText('3 headings added. Your text was not touched.')).toBeVisible();
+  await goTo(page, 'Write');
+  const draft = page.getByRole('textbox', { name: 'Draft' });
+  await expect(draft.getByRole('heading')).toHaveText(['Tools', 'Weigh it', 'On a scale']);
+  await expect(draft).toContainText('An introduction.');
+  await draft.getByRole('heading', { name: 'Weigh it' }).click();
+  await page.keyboard.press('End');
+  await page.keyboard.type(' twice');
+  await goTo(page, 'Outline');
+  await page.getByRole('button', { name: 'Read headings from the draft' }).click();
+  await expect(page.getByLabel('Heading 2, level 2')).toHaveValue('Weigh it twice');
+  await expect(page.getByLabel('Note on heading 1')).toHaveValue('pump, levers, tube');
+});
+
+test('Study and Reuse say what will be there', async ({ page }) => {
+  await openPost(page, /Tide table/);
+  await goTo(page, 'Study');
+  await expect(page.getByText(/open the result pages for your keyword/)).toBeVisible();
+  await goTo(page, 'Reuse');
+  await expect(page.getByText(/thread, a short update or a newsletter/)).toBeVisible();
+});
+
+test('the meta title pattern of the house moves every listing, and the demo can be reset', async ({ page }) => {
+  await page.goto('/rules');
+  await page.getByLabel('Meta title pattern').fill('{title}');
+  await openPost(page, /Tide table/);
+  await expect(page.getByRole('region', { name: 'Listing' })).not.toContainText('| Saltmarsh');
+  await page.goto('/rules');
+  await page.getByRole('button', { name: 'Reset the demo' }).click();
+  await expect(page.getByText('The demo is as it was.')).toBeVisible();
+  await openPost(page, /Tide table/);
+  await expect(page.getByRole('region', { name: 'Listing' })).toContainText('| Saltmarsh Wheelworks');
+});
+
+test('a post that is not there says so', async ({ page }) => {
+  await page.goto('/posts/no-such-post/write');
+  await expect(page.getByRole('heading', { name: 'This post is not here' })).toBeVisible();
+});
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`no screen has an accessibility fault that can be found (${theme})`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
+    const faults: string[] = [];
+    const look = async (screen: string) => {
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      faults.push(...violations.map((one) => `${screen}: ${one.id} ${one.nodes.map((node) => node.target.join(' ')).slice(0, 3).join(', ')}`));
+    };
+    await openPosts(page);
+    await look('Posts');
+    await openPost(page, /How to fix a flat/);
+    await expect(scoreOf(page)).toHaveText(/\d/);
+    await look('Write');
+    for (const step of ['Target', 'Outline', 'Release', 'Study']) {
+      await goTo(page, step);
+      await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
+      await look(step);
+    }
+    await page.goto('/rules');
+    await expect(page.getByLabel('Site name')).toBeVisible();
+    await look('House rules');
+    expect(faults).toEqual([]);
+  });
+}

@@ -1,0 +1,81 @@
+import 'fake-indexeddb/auto';
+import { strFromU8, unzipSync } from 'fflate';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { emptyFields, readMarkdown } from '../../core/draft/index.ts';
+import { database, openDatabase } from './database.ts';
+import { exportZip } from './export-zip.ts';
+import { keepPicture, pictureBlob, pictureSizes } from './picture-store.ts';
+import { addPicture } from './pictures.ts';
+import { addPost, loadPost, postsOf, purgeDeleted, savePost, setDeleted, StaleWrite } from './posts.ts';
+import { changeSite, ensureSite } from './sites.ts';
+
+const NOW = '2026-11-01T09:00:00Z';
+
+beforeEach(async () => {
+  openDatabase('test');
+  await Promise.all(database().tables.map((table) => table.clear()));
+});
+
+describe('posts', () => {
+  it('save by comparing and setting the revision; a late write changes nothing', async () => {
+    await addPost('s', 'p', NOW);
+    const document = { fields: { ...emptyFields(), title: 'First' }, draft: readMarkdown('One.').draft };
+    expect(await savePost({ id: 'p', revision: 1, now: NOW, document, outline: [] })).toBe(2);
+    const late = { ...document, fields: { ...document.fields, title: 'Late' } };
+    await expect(savePost({ id: 'p', revision: 1, now: NOW, document: late, outline: [] })).rejects.toBeInstanceOf(StaleWrite);
+    const kept = await loadPost('p');
+    expect(kept?.row.fields.title).toBe('First');
+    expect(kept?.draft.blocks[0].text).toBe('One.');
+  });
+  it('are tombstones until undo is past', async () => {
+    await addPost('s', 'a', NOW);
+    await addPost('s', 'b', NOW);
+    await setDeleted(['a'], NOW);
+    expect((await postsOf('s')).map((row) => row.id)).toEqual(['b']);
+    expect(await loadPost('a')).toBeNull();
+    await setDeleted(['a'], '');
+    expect((await postsOf('s')).length).toBe(2);
+    await setDeleted(['a'], NOW);
+    await purgeDeleted('2026-11-02T00:00:00Z');
+    expect(await database().posts.get('a')).toBeUndefined();
+    expect(await database().bodies.get('a')).toBeUndefined();
+    expect(await database().posts.get('b')).toBeDefined();
+  });
+  it('belong to a site', async () => {
+    await addPost('s', 'a', NOW);
+    await addPost('other', 'b', NOW);
+    expect((await postsOf('other')).map((row) => row.id)).toEqual(['b']);
+  });
+});
+
+describe('pictures', () => {
+  const blob = (text: string) => new Blob([text], { type: 'image/png' });
+  it('lie once by their content, under names of their own', async () => {
+    expect(await keepPicture('s', 'a.png', blob('one'), { bytes: 3, width: null })).toBe('media/a.png');
+    expect(await keepPicture('s', 'a.png', blob('one'), { bytes: 3, width: null })).toBe('media/a.png');
+    expect(await keepPicture('s', 'a.png', blob('two'), { bytes: 3, width: null })).toBe('media/a-2.png');
+    expect(await keepPicture('s', 'b.png', blob('two'), { bytes: 3, width: null })).toBe('media/b.png');
+    expect(await database().blobs.count()).toBe(2);
+    expect((await pictureSizes('s')).size).toBe(3);
+  });
+  it('get clean names', async () => {
+    expect(await addPicture('s', blob('x'), 'Mein Foto (1).PNG')).toBe('media/mein-foto-1.png');
+    expect(await addPicture('s', blob('y'), 'IMG_2041.png')).toBe('media/IMG_2041.png');
+    expect(await pictureBlob('s', 'https://elsewhere.example/a.png')).toBeNull();
+  });
+});
+
+describe('an exported folder', () => {
+  it('holds posts under names of their own, their pictures and the site', async () => {
+    const site = await ensureSite();
+    await changeSite(site.id, { name: 'Saltmarsh', baseAddress: 'https://saltmarsh.example' });
+    const src = await keepPicture(site.id, 'dyke.png', new Blob(['x']), { bytes: 1, width: null });
+    const fields = { ...emptyFields(), title: 'Same', unknown: { weather: 'wet' } };
+    await addPost(site.id, 'a', NOW, { fields: { ...fields, image: src }, draft: readMarkdown('## H\n\nText.').draft });
+    await addPost(site.id, 'b', NOW, { fields, draft: readMarkdown(`![A dyke](${src})`).draft });
+    const files = unzipSync(new Uint8Array(await (await exportZip(site.id, ['a', 'b'])).arrayBuffer()));
+    expect(Object.keys(files).sort()).toEqual(['media/dyke.png', 'same-2.md', 'same.md', 'site.json']);
+    expect(strFromU8(files['same.md'])).toContain('weather: wet');
+    expect(JSON.parse(strFromU8(files['site.json']))).toMatchObject({ name: 'Saltmarsh', addressPattern: '/{slug}', profile: { version: 1 } });
+  });
+});
