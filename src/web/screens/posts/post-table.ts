@@ -16,7 +16,8 @@ export interface ListWish {
 }
 
 const VALUES: Record<SortKey, (line: PostLine) => string | number> = {
-  title: ({ row }) => row.fields.title.toLowerCase(),
+  // Untitled posts stand behind all titles.
+  title: ({ row }) => row.fields.title.toLowerCase() || '\uffff',
   status: ({ row }) => row.fields.status,
   keyword: ({ row }) => row.fields.keyword.toLowerCase(),
   words: ({ score }) => score?.words ?? -1,

@@ -1,4 +1,5 @@
 import { Editor } from '@tiptap/core';
+import { closeHistory } from '@tiptap/pm/history';
 import type { Node as ProseNode } from '@tiptap/pm/model';
 import {
   type Block,
@@ -93,7 +94,7 @@ export class BodyEditor implements BodyOwner {
     // Where the same characters could belong to either side, both ends overlap: give way at the end.
     const overlap = start - Math.min(end.a, end.b);
     const [oldEnd, newEnd] = overlap > 0 ? [end.a + overlap, end.b + overlap] : [end.a, end.b];
-    view.dispatch(state.tr.replace(start, oldEnd, next.slice(start, newEnd)));
+    view.dispatch(closeHistory(state.tr.replace(start, oldEnd, next.slice(start, newEnd))));
   }
 
   destroy(): void {

@@ -1,4 +1,5 @@
 import type { Editor } from '@tiptap/core';
+import { closeHistory } from '@tiptap/pm/history';
 import { Fragment, Slice } from '@tiptap/pm/model';
 import type { EditorProps, EditorView } from '@tiptap/pm/view';
 import { toast } from 'sonner';
@@ -81,7 +82,8 @@ function pasteDraft(
     else if (inline) tr.replaceSelection(slice);
     else tr.replaceRange(from, to, slice);
   }
-  view.dispatch(tr.scrollIntoView().setMeta('paste', true));
+  // A step of its own: one undo takes it back and nothing that was typed before.
+  view.dispatch(closeHistory(tr.scrollIntoView().setMeta('paste', true)));
   if (title !== null) session.setFields({ title });
   const cleaned = [...account, ...mended];
   if (cleaned.length) {

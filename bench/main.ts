@@ -1,0 +1,131 @@
+import { performance } from 'node:perf_hooks';
+import model from 'wink-eng-lite-web-model';
+import winkNLP from 'wink-nlp';
+import { DraftReadings } from '../src/core/criteria/index.ts';
+import { type Draft, emptyFields, type PostDocument, readMarkdown } from '../src/core/draft/index.ts';
+import { Vocabulary } from '../src/core/language/index.ts';
+import { emptyScene, indexedPost, SiteIndex, scorePost, unknownSite } from '../src/core/site/index.ts';
+import { proseOf, termsOf } from './prose.ts';
+
+interface Row {
+  name: string;
+  value: number;
+  unit: string;
+  bar: number;
+  ok: boolean;
+}
+
+/** Median milliseconds of a task over its runs, after warm-up. */
+function median(task: (run: number) => void, runs = 9, warmUp = 3): number {
+  for (let run = 0; run < warmUp; run++) task(-1 - run);
+  const times = Array.from({ length: runs }, (_, run) => {
+    const start = performance.now();
+    task(run);
+    return performance.now() - start;
+  });
+  return times.sort((a, b) => a - b)[Math.floor(runs / 2)];
+}
+
+const textOf = ({ blocks }: Draft) => blocks.map((block) => block.text).join('\n');
+let kept = 0;
+/** The least that any analysis in JavaScript has to do. */
+const floorOf = (text: string) =>
+  median(() => {
+    kept += (text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).length;
+  }, 15);
+
+const supporting = termsOf(200, 7);
+const fields = { ...emptyFields(), title: 'Bike tour packing list', keyword: 'bike tour packing list', supporting, language: 'en' };
+const documentOf = (words: number, seed: number): PostDocument => ({ fields, draft: readMarkdown(proseOf(words, seed)).draft });
+const post = indexedPost('own', { fields });
+const scene = emptyScene();
+const report = (document: PostDocument, readings: DraftReadings) => {
+  kept += scorePost(document, post, scene, readings).report.score;
+};
+
+function rescore(words: number): { time: number; floor: number } {
+  const document = documentOf(words, words);
+  const readings = new DraftReadings();
+  report(document, readings);
+  const { blocks } = document.draft;
+  const at = blocks.findIndex((block, index) => index > blocks.length / 2 && block.kind === 'paragraph');
+  const time = median(
+    (run) => {
+      const changed = { ...blocks[at], text: `${blocks[at].text} Then we rode on ${run + 50}.` };
+      report({ fields, draft: { version: 1, blocks: blocks.with(at, changed) } }, readings);
+    },
+    41,
+    20,
+  );
+  return { time, floor: floorOf(textOf(document.draft)) };
+}
+
+const rows: Record<string, () => Omit<Row, 'ok' | 'name'>> = {
+  'rescore-5k': () => {
+    const { time, floor } = rescore(5000);
+    return { value: time / floor, unit: 'of the floor', bar: 0.5 };
+  },
+  'rescore-50k': () => {
+    const { time, floor } = rescore(50_000);
+    return { value: time / floor, unit: 'of the floor', bar: 0.2 };
+  },
+  'rescore-growth': () => ({ value: rescore(50_000).time / rescore(5000).time, unit: 'times', bar: 3 }),
+  'report-5k-cold': () => {
+    const document = documentOf(5000, 3);
+    const text = textOf(document.draft);
+    const nlp = winkNLP(model);
+    const peer = median(() => {
+      const read = nlp.readDoc(text);
+      kept += read.tokens().out(nlp.its.lemma).length + read.tokens().out(nlp.its.pos).length + read.sentences().length();
+    }, 7);
+    const own = median(() => report(document, new DraftReadings(new Vocabulary())), 7);
+    return { value: own / peer, unit: "of a general package's full pass", bar: 1 };
+  },
+  'report-50k-warm': () => {
+    const document = documentOf(50_000, 4);
+    const vocabulary = new Vocabulary();
+    report(document, new DraftReadings(vocabulary));
+    const own = median(() => report(document, new DraftReadings(vocabulary)), 7);
+    return { value: own / floorOf(textOf(document.draft)), unit: 'of the floor', bar: 15 };
+  },
+  'site-1000': () => {
+    const documents = Array.from({ length: 1000 }, (_, at) => {
+      const { draft } = documentOf(800, 1000 + at);
+      return { fields: { ...fields, title: `Post ${at}`, keyword: supporting[at % 200], supporting: supporting.slice(0, 5), slug: `post-${at}` }, draft };
+    });
+    const text = documents.map((one) => textOf(one.draft)).join('\n');
+    const own = median(
+      () => {
+        const vocabulary = new Vocabulary();
+        const site = unknownSite();
+        const posts = documents.map((one, at) => indexedPost(`p${at}`, one));
+        const index = new SiteIndex(site, posts);
+        documents.forEach((one, at) => {
+          kept += scorePost(one, posts[at], { site, index, pictures: new Map() }, new DraftReadings(vocabulary)).report.score;
+        });
+      },
+      7,
+      1,
+    );
+    return { value: own / floorOf(text), unit: 'of the floor', bar: 25 };
+  },
+};
+
+const args = process.argv.slice(2);
+const only = args.includes('--only') ? args[args.indexOf('--only') + 1] : null;
+if (only !== null && !(only in rows)) {
+  console.error(`There is no figure "${only}". There are: ${Object.keys(rows).join(', ')}.`);
+  process.exit(2);
+}
+const results: Row[] = [];
+for (const [name, measure] of Object.entries(rows)) {
+  if (only !== null && name !== only) continue;
+  const figure = measure();
+  const row = { name, ...figure, ok: figure.value <= figure.bar };
+  results.push(row);
+  if (!args.includes('--json')) console.log([name, row.value.toFixed(3), row.unit, row.bar, row.ok ? 'ok' : 'short'].join('\t'));
+}
+if (args.includes('--json')) console.log(JSON.stringify(results));
+// What was computed is looked at, so that no engine may leave it out.
+if (!Number.isFinite(kept)) process.exit(3);
+process.exit(results.every((row) => row.ok) ? 0 : 1);
