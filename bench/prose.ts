@@ -17,7 +17,8 @@ const sentences: string[] = demoBundle(fileURLToPath(new URL('../src/demo/', imp
   .flatMap((block) => block.text.split(/(?<=[.!?])\s+/))
   .filter((sentence) => sentence.split(' ').length > 4);
 
-const SYLLABLES = 'bar cor den el far gil hol in jas ker lor mar nor os pel quin ros sal tor ul ven wick yar'.split(' ');
+const SYLLABLES =
+  'bar cor den el far gil hol in jas ker lor mar nor os pel quin ros sal tor ul ven wick yar'.split(' ');
 
 /**
  * Markdown of about so many words: demo sentences with some of their words exchanged for names that were not there
@@ -36,13 +37,15 @@ export function proseOf(words: number, seed: number): string {
     }
     const own: string[] = [];
     for (let count = 3 + Math.floor(random() * 3); count > 0; count--) {
-      const sentence = pick(sentences).split(' ').map((word) => {
-        if (word.length < 5 || random() > 0.12) return word;
-        if (names.length > 40 && random() > 0.35) return pick(names);
-        const name = pick(SYLLABLES) + pick(SYLLABLES) + pick(SYLLABLES);
-        names.push(name);
-        return name;
-      });
+      const sentence = pick(sentences)
+        .split(' ')
+        .map((word) => {
+          if (word.length < 5 || random() > 0.12) return word;
+          if (names.length > 40 && random() > 0.35) return pick(names);
+          const name = pick(SYLLABLES) + pick(SYLLABLES) + pick(SYLLABLES);
+          names.push(name);
+          return name;
+        });
       own.push(sentence.join(' '));
       written += sentence.length;
     }
@@ -56,7 +59,11 @@ export function termsOf(count: number, seed: number): string[] {
   const random = seeded(seed);
   const terms = new Set<string>();
   while (terms.size < count) {
-    const words = sentences[Math.floor(random() * sentences.length)].toLowerCase().replace(/[^a-z ]/g, '').split(' ').filter((word) => word.length > 3);
+    const words = sentences[Math.floor(random() * sentences.length)]
+      .toLowerCase()
+      .replace(/[^a-z ]/g, '')
+      .split(' ')
+      .filter((word) => word.length > 3);
     const at = Math.floor(random() * Math.max(1, words.length - 2));
     const term = words.slice(at, at + 2 + Math.floor(random() * 2)).join(' ');
     if (term.includes(' ')) terms.add(term);

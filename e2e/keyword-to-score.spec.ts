@@ -57,7 +57,11 @@ test('from a target keyword to a scored post, and out to the command line', asyn
     await draft.click();
     await page.keyboard.press('Control+a');
     await paste(page, MESSY);
-    await expect(page.getByText(/Cleaned: .*empty paragraphs.*inline style.*level 1 heading made level 2.*bold line made a heading/)).toBeVisible();
+    await expect(
+      page.getByText(
+        /Cleaned: .*empty paragraphs.*inline style.*level 1 heading made level 2.*bold line made a heading/,
+      ),
+    ).toBeVisible();
     await expect(draft.getByRole('heading', { level: 2, name: 'Storing a bike over winter' })).toBeVisible();
     await expect(draft.getByRole('heading', { level: 3, name: 'Where the bike should stand' })).toBeVisible();
     await expect(draft).toContainText('Batteries come in');
@@ -92,7 +96,10 @@ test('from a target keyword to a scored post, and out to the command line', asyn
   const folder = info.outputPath('posts');
   await test.step('export all posts', async () => {
     await openPosts(page);
-    const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export all' }).click()]);
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Export all' }).click(),
+    ]);
     for (const [name, bytes] of Object.entries(unzipSync(readFileSync(await file.path())))) {
       mkdirSync(dirname(join(folder, name)), { recursive: true });
       writeFileSync(join(folder, name), bytes);
@@ -100,26 +107,41 @@ test('from a target keyword to a scored post, and out to the command line', asyn
   });
 
   await test.step("score that folder: every criterion's points are the screen's", async () => {
-    const reports = JSON.parse(execFileSync('bin/dune-sparrow', ['score', folder, '--json'], { encoding: 'utf8', maxBuffer: 1 << 28 })) as Report[];
+    const reports = JSON.parse(
+      execFileSync('bin/dune-sparrow', ['score', folder, '--json'], { encoding: 'utf8', maxBuffer: 1 << 28 }),
+    ) as Report[];
     const byName = new Map(reports.map((report) => [report.file.slice(folder.length + 1), report]));
-    const titles = await page.getByRole('table', { name: 'Posts' }).getByRole('row').getByRole('link').allInnerTexts();
+    const titles = await page
+      .getByRole('table', { name: 'Posts' })
+      .getByRole('row')
+      .getByRole('link')
+      .allInnerTexts();
     expect(reports.length).toBe(titles.length);
     expect(titles.length).toBeGreaterThanOrEqual(12);
     for (const title of titles) {
       await (await openPosts(page)).getByRole('link', { name: title, exact: true }).click();
       await goTo(page, 'Release');
-      const { text, name } = await downloaded(page, () => page.getByRole('button', { name: 'Score report' }).click());
+      const { text, name } = await downloaded(page, () =>
+        page.getByRole('button', { name: 'Score report' }).click(),
+      );
       const screen = JSON.parse(text) as Report;
       const printed = byName.get(name.replace('.score.json', '.md'));
       expect(printed, title).toBeDefined();
       for (const [at, line] of screen.criteria.entries()) {
-        expect(Math.abs(printed!.criteria[at].points - line.points), `${title}: ${line.id}`).toBeLessThanOrEqual(1e-9);
+        expect(
+          Math.abs(printed!.criteria[at].points - line.points),
+          `${title}: ${line.id}`,
+        ).toBeLessThanOrEqual(1e-9);
       }
       // The ledger on the screen is the worker's; it shows the same points.
       const ledger = page.getByRole('region', { name: 'Ledger' });
-      const shown = await ledger.locator('[data-points]').evaluateAll((cells) => cells.map((cell) => Number(cell.getAttribute('data-points'))));
+      const shown = await ledger
+        .locator('[data-points]')
+        .evaluateAll((cells) => cells.map((cell) => Number(cell.getAttribute('data-points'))));
       expect(shown.length).toBe(screen.criteria.length);
-      screen.criteria.forEach((line, at) => expect(Math.abs(shown[at] - line.points), `${title}: ${line.id}`).toBeLessThanOrEqual(1e-9));
+      for (const [at, line] of screen.criteria.entries()) {
+        expect(Math.abs(shown[at] - line.points), `${title}: ${line.id}`).toBeLessThanOrEqual(1e-9);
+      }
     }
   });
 });

@@ -45,7 +45,9 @@ test('Study and Reuse say what will be there', async ({ page }) => {
   await expect(page.getByText(/thread, a short update or a newsletter/)).toBeVisible();
 });
 
-test('the meta title pattern of the house moves every listing, and the demo can be reset', async ({ page }) => {
+test('the meta title pattern of the house moves every listing, and the demo can be reset', async ({
+  page,
+}) => {
   await page.goto('/rules');
   await page.getByLabel('Meta title pattern').fill('{title}');
   await openPost(page, /Tide table/);
@@ -68,7 +70,15 @@ for (const theme of ['light', 'dark'] as const) {
     const faults: string[] = [];
     const look = async (screen: string) => {
       const { violations } = await new AxeBuilder({ page }).analyze();
-      faults.push(...violations.map((one) => `${screen}: ${one.id} ${one.nodes.map((node) => node.target.join(' ')).slice(0, 3).join(', ')}`));
+      faults.push(
+        ...violations.map(
+          (one) =>
+            `${screen}: ${one.id} ${one.nodes
+              .map((node) => node.target.join(' '))
+              .slice(0, 3)
+              .join(', ')}`,
+        ),
+      );
     };
     await openPosts(page);
     await look('Posts');

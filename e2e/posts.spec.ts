@@ -3,7 +3,9 @@ import { expect, test } from '@playwright/test';
 import { unzipSync } from 'fflate';
 import { openPosts, saved } from './steps/writer.ts';
 
-test('every post shows status, keyword, words, score with ridge, the first thing to mend and its points', async ({ page }) => {
+test('every post shows status, keyword, words, score with ridge, the first thing to mend and its points', async ({
+  page,
+}) => {
   const table = await openPosts(page);
   const row = table.getByRole('row', { name: /How to fix a flat bike tyre/ });
   await expect(row).toContainText('Published');
@@ -28,7 +30,9 @@ test('search, filter by status and sort', async ({ page }) => {
   expect((await titles())[0]).toMatch(/^Bike tour/);
   await table.getByRole('button', { name: 'Score' }).click();
   await expect(table.getByRole('columnheader', { name: 'Score' })).toHaveAttribute('aria-sort', 'descending');
-  const scores = (await table.getByRole('row').allInnerTexts()).slice(1).map((row) => Number(/\n(\d+)\n?\+|\n(\d+)\s/.exec(row)?.[1] ?? 0));
+  const scores = (await table.getByRole('row').allInnerTexts())
+    .slice(1)
+    .map((row) => Number(/\n(\d+)\n?\+|\n(\d+)\s/.exec(row)?.[1] ?? 0));
   expect(scores.filter(Boolean)).toEqual(scores.filter(Boolean).sort((a, b) => b - a));
 });
 
@@ -51,7 +55,10 @@ test('a deleted post comes back with Undo; a selection goes and comes back toget
 test('a selection is exported as a folder of Markdown with its pictures and the site', async ({ page }) => {
   const table = await openPosts(page);
   await table.getByRole('checkbox', { name: /Select Tide table/ }).check();
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export 1' }).click()]);
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export 1' }).click(),
+  ]);
   const names = Object.keys(unzipSync(readFileSync(await file.path())));
   expect(names.sort()).toEqual(['media/tide-table-cycling.webp', 'site.json', 'tide-table-cycling.md']);
 });
@@ -64,9 +71,17 @@ test('a new post begins with its target and is in the list afterwards', async ({
   await page.getByRole('navigation', { name: 'Trail' }).getByRole('link', { name: 'Write' }).click();
   await page.getByLabel('Title', { exact: true }).fill('A second packing list');
   await page.getByRole('textbox', { name: 'Draft' }).click();
-  await page.keyboard.type('A bike tour packing list for people who have read the first one already, and who want to know what we changed our minds about since. '.repeat(3));
-  await expect(page.getByRole('region', { name: 'Notes' }).getByText(/is already the target of "Bike tour packing list/)).toBeVisible();
+  await page.keyboard.type(
+    'A bike tour packing list for people who have read the first one already, and who want to know what we changed our minds about since. '.repeat(
+      3,
+    ),
+  );
+  await expect(
+    page.getByRole('region', { name: 'Notes' }).getByText(/is already the target of "Bike tour packing list/),
+  ).toBeVisible();
   await saved(page);
   const table = await openPosts(page);
-  await expect(table.getByRole('row', { name: /A second packing list/ })).toContainText('bike tour packing list');
+  await expect(table.getByRole('row', { name: /A second packing list/ })).toContainText(
+    'bike tour packing list',
+  );
 });

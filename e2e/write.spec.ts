@@ -1,7 +1,10 @@
 import { expect, test } from '@playwright/test';
 import { downloaded, goTo, openPost, openPosts, paste, saved } from './steps/writer.ts';
 
-const PNG = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
+const PNG = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+);
 
 test.beforeEach(async ({ page }) => {
   await openPosts(page);
@@ -27,7 +30,9 @@ test('headings, lists and a table by Markdown shortcuts and the toolbar', async 
 });
 
 test('a picture comes from a file, with alt text and caption', async ({ page }) => {
-  await page.getByLabel('Picture file', { exact: true }).setInputFiles({ name: 'IMG_7.png', mimeType: 'image/png', buffer: PNG });
+  await page
+    .getByLabel('Picture file', { exact: true })
+    .setInputFiles({ name: 'IMG_7.png', mimeType: 'image/png', buffer: PNG });
   const figure = page.getByRole('textbox', { name: 'Draft' }).getByRole('figure');
   await figure.getByLabel('Alt text').fill('A loaded bike by the dyke');
   await figure.getByLabel('Caption').fill('Waiting for low water');
@@ -53,7 +58,9 @@ test('one undo takes a cleaned paste back, title and all', async ({ page }) => {
   await page.keyboard.type('Mine stays.');
   await paste(page, '<h1>From elsewhere</h1><p style="color:red">Pasted <b>text</b>.</p><p>&nbsp;</p>');
   await expect(page.getByLabel('Title', { exact: true })).toHaveValue('From elsewhere');
-  await expect(page.getByText(/Cleaned: 1 empty paragraph, 1 inline style, the first heading became the title/)).toBeVisible();
+  await expect(
+    page.getByText(/Cleaned: 1 empty paragraph, 1 inline style, the first heading became the title/),
+  ).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Draft' })).toContainText('Pasted text.');
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(page.getByLabel('Title', { exact: true })).toHaveValue('');
@@ -74,7 +81,10 @@ test('pasted markup cannot run', async ({ page }) => {
     ran = true;
     void dialog.dismiss();
   });
-  await paste(page, '<p>Safe <a href="javascript:alert(1)">link</a><img src=x onerror="alert(2)"><script>alert(3)</script></p><iframe src="javascript:alert(4)"></iframe>');
+  await paste(
+    page,
+    '<p>Safe <a href="javascript:alert(1)">link</a><img src=x onerror="alert(2)"><script>alert(3)</script></p><iframe src="javascript:alert(4)"></iframe>',
+  );
   const draft = page.getByRole('textbox', { name: 'Draft' });
   await expect(draft).toContainText('Safe link');
   await expect(draft.getByRole('link')).toHaveCount(0);
@@ -82,13 +92,17 @@ test('pasted markup cannot run', async ({ page }) => {
 });
 
 test('the listing is typed in place: pattern, pixels, the cut and the opening words', async ({ page }) => {
-  await page.keyboard.type('The tide is low at nine. Riders cross the causeway then, with an hour to spare on either side.');
+  await page.keyboard.type(
+    'The tide is low at nine. Riders cross the causeway then, with an hour to spare on either side.',
+  );
   const listing = page.getByRole('region', { name: 'Listing' });
   await expect(listing.getByText('these opening words would stand there')).toBeVisible();
   await listing.getByLabel('Meta title').fill('Low water');
   await expect(listing).toContainText('| Saltmarsh Wheelworks');
   const before = await listing.getByText(/of 380-580 px/).innerText();
-  await listing.getByLabel('Meta title').fill('Low water and what it means for everybody who rides out over the flats with bags');
+  await listing
+    .getByLabel('Meta title')
+    .fill('Low water and what it means for everybody who rides out over the flats with bags');
   await expect(listing.getByText(/Cut in the results: .*…/)).toBeVisible();
   expect(await listing.getByText(/of 380-580 px/).innerText()).not.toBe(before);
   await listing.getByRole('button', { name: 'Take whole sentences of them' }).click();
@@ -103,14 +117,19 @@ test('a note is shown from its words and its words from the note', async ({ page
   await note.getByRole('button', { name: /does not say where/ }).click();
   expect(await page.evaluate(() => getSelection()?.toString())).toBe('here');
   await page.getByLabel('Order').selectOption('by points to win');
-  const gains = (await page.getByRole('region', { name: 'Notes' }).getByText(/^\+\d/).allInnerTexts()).map(Number);
+  const gains = (await page.getByRole('region', { name: 'Notes' }).getByText(/^\+\d/).allInnerTexts()).map(
+    Number,
+  );
   expect(gains.length).toBeGreaterThan(3);
   expect(gains).toEqual([...gains].sort((a, b) => b - a));
   await page.getByRole('tab', { name: 'Ledger' }).click();
   await expect(page.getByRole('region', { name: 'Ledger' }).getByText('Reading ease')).toBeVisible();
 });
 
-test('what was typed a second ago survives the page being closed without a word', async ({ page, context }) => {
+test('what was typed a second ago survives the page being closed without a word', async ({
+  page,
+  context,
+}) => {
   await page.keyboard.type('Written in haste.');
   await saved(page);
   const address = page.url();
@@ -123,14 +142,18 @@ test('what was typed a second ago survives the page being closed without a word'
 test('Release gives Markdown and HTML of the post', async ({ page }) => {
   await openPost(page, /Touring tyre pressure/);
   await goTo(page, 'Release');
-  await expect(page.getByRole('region', { name: 'Ledger' }).getByRole('row', { name: /Meta title width/ })).toContainText('px');
+  await expect(
+    page.getByRole('region', { name: 'Ledger' }).getByRole('row', { name: /Meta title width/ }),
+  ).toContainText('px');
   const group = page.getByRole('group', { name: 'Export' });
   const md = await downloaded(page, () => group.getByRole('button', { name: 'Markdown' }).click());
   expect(md.name).toBe('touring-tyre-pressure.md');
   expect(md.text).toMatch(/^---\ntitle: "?Touring tyre pressure/);
   expect(md.text).toContain('| 80 kg');
   const html = await downloaded(page, () => group.getByRole('button', { name: 'HTML' }).click());
-  expect(html.text).toContain('<title>Touring tyre pressure: less than you think | Saltmarsh Wheelworks</title>');
+  expect(html.text).toContain(
+    '<title>Touring tyre pressure: less than you think | Saltmarsh Wheelworks</title>',
+  );
   expect(html.text).not.toContain('style=');
   await page.getByLabel('Status').selectOption('In review');
   await expect(page.getByText(/In review · /)).toBeVisible();

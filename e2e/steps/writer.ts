@@ -6,7 +6,12 @@ export async function openPosts(page: Page): Promise<Locator> {
   await page.goto('/posts');
   const table = page.getByRole('table', { name: 'Posts' });
   await expect(table).toBeVisible();
-  await expect(table.getByRole('row').last().getByRole('img', { name: /Score by group/ })).toBeVisible();
+  await expect(
+    table
+      .getByRole('row')
+      .last()
+      .getByRole('img', { name: /Score by group/ }),
+  ).toBeVisible();
   return table;
 }
 
@@ -19,14 +24,19 @@ export async function openPost(page: Page, title: string | RegExp): Promise<void
 }
 
 /** Goes to a step of the post in hand. */
-export const goTo = (page: Page, step: string): Promise<void> => page.getByRole('navigation', { name: 'Trail' }).getByRole('link', { name: step }).click();
+export const goTo = (page: Page, step: string): Promise<void> =>
+  page.getByRole('navigation', { name: 'Trail' }).getByRole('link', { name: step }).click();
 
 /** The score as shown at the corner. */
 export const scoreOf = (page: Page): Locator => page.getByRole('status', { name: 'Score' });
 
 /** The exact score: the sum of the group points that the ridge tells. */
 export async function exactScore(page: Page): Promise<number> {
-  const words = (await page.getByRole('region', { name: 'Score', exact: true }).getByRole('img').getAttribute('aria-label')) ?? '';
+  const words =
+    (await page
+      .getByRole('region', { name: 'Score', exact: true })
+      .getByRole('img')
+      .getAttribute('aria-label')) ?? '';
   return [...words.matchAll(/ ([\d.]+) of/g)].reduce((sum, hit) => sum + Number(hit[1]), 0);
 }
 
@@ -37,7 +47,9 @@ export async function paste(page: Page, html: string, text = ''): Promise<void> 
       const data = new DataTransfer();
       if (markup) data.setData('text/html', markup);
       data.setData('text/plain', plain);
-      document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+      document.activeElement?.dispatchEvent(
+        new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+      );
     },
     [html, text],
   );
@@ -47,7 +59,10 @@ export async function paste(page: Page, html: string, text = ''): Promise<void> 
 export const saved = (page: Page): Promise<void> => expect(page.getByText(/words? · saved/)).toBeVisible();
 
 /** What a pressed button hands to the reader, as text. */
-export async function downloaded(page: Page, press: () => Promise<void>): Promise<{ name: string; text: string; file: Download }> {
+export async function downloaded(
+  page: Page,
+  press: () => Promise<void>,
+): Promise<{ name: string; text: string; file: Download }> {
   const [file] = await Promise.all([page.waitForEvent('download'), press()]);
   return { name: file.suggestedFilename(), text: readFileSync(await file.path(), 'utf8'), file };
 }

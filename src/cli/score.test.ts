@@ -7,7 +7,9 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { CRITERION_IDS, defaultProfile, GROUPS } from '../core/criteria/index.ts';
 import type { ScoreReportJson } from '../core/formats/index.ts';
 
-const schema = JSON.parse(readFileSync(new URL('../core/formats/score-report.schema.json', import.meta.url), 'utf8'));
+const schema = JSON.parse(
+  readFileSync(new URL('../core/formats/score-report.schema.json', import.meta.url), 'utf8'),
+);
 const validate = new Ajv({ allErrors: true }).compile(schema);
 let folder = '';
 
@@ -52,7 +54,13 @@ const PAGE = `<!doctype html><html lang="en"><head><title>Tide tables for riders
 
 describe('facts counted by hand', () => {
   it('of a whole page', async () => {
-    const { facts, format } = await report(file('page.html', PAGE), '--keyword', 'tide table', '--site', 'https://saltmarsh.example');
+    const { facts, format } = await report(
+      file('page.html', PAGE),
+      '--keyword',
+      'tide table',
+      '--site',
+      'https://saltmarsh.example',
+    );
     expect(format).toBe('html');
     // 4 + 6 + 5 + 2 + 5 + 9 (See the dyke, the source, top and us) + 2 + 2 + 3
     expect(facts.words).toBe(37);
@@ -79,17 +87,36 @@ describe('facts counted by hand', () => {
         { href: 'mailto:a@b.example', text: 'us', kind: 'mail' },
       ],
       keyword: {
-        phrase: 'tide table', exact: 2, variant: 1, inTitle: 'exact', inIntro: 'exact', inHeadings: 0,
-        inSlug: 'exact', inMetaTitle: 'variant', inMetaDescription: 'exact', inAlt: 1,
+        phrase: 'tide table',
+        exact: 2,
+        variant: 1,
+        inTitle: 'exact',
+        inIntro: 'exact',
+        inHeadings: 0,
+        inSlug: 'exact',
+        inMetaTitle: 'variant',
+        inMetaDescription: 'exact',
+        inAlt: 1,
       },
     });
     expect(facts.keyword!.perHundredWords).toBeCloseTo((100 * 3) / 37, 9);
   });
 
   it('of Markdown with front matter; options win over it', async () => {
-    const path = file('post.md', '---\ntitle: Dyke ride\nkeyword: dyke\nsupporting: [gulls]\nslug: dyke-ride\nmetaTitle: M\ndescription: D\n---\nOne two three.\n\n## Four\n\nFive well-known gulls.\n');
+    const path = file(
+      'post.md',
+      '---\ntitle: Dyke ride\nkeyword: dyke\nsupporting: [gulls]\nslug: dyke-ride\nmetaTitle: M\ndescription: D\n---\nOne two three.\n\n## Four\n\nFive well-known gulls.\n',
+    );
     const own = await report(path);
-    expect(own.facts).toMatchObject({ title: 'Dyke ride', metaTitle: 'M', metaDescription: 'D', slug: 'dyke-ride', words: 7, sentences: 3, keyword: { phrase: 'dyke' } });
+    expect(own.facts).toMatchObject({
+      title: 'Dyke ride',
+      metaTitle: 'M',
+      metaDescription: 'D',
+      slug: 'dyke-ride',
+      words: 7,
+      sentences: 3,
+      keyword: { phrase: 'dyke' },
+    });
     const given = await report(path, '--keyword', 'gulls', '--supporting', 'one two, three');
     expect(given.facts.keyword).toMatchObject({ phrase: 'gulls', exact: 1 });
     expect(given.criteria.find((line) => line.id === 'supporting-keywords')!.measured).toBe('2 of 2');
@@ -98,7 +125,11 @@ describe('facts counted by hand', () => {
   it.each([
     ['german.txt', 'Die Fähre fährt früh. Wir warten am Ufer.', { words: 8, sentences: 2, language: null }],
     ['arabic.md', '# رحلة\n\nذهبنا إلى البحر. عدنا مساء؟', { words: 6, sentences: 3 }],
-    ['japanese.html', '<html lang="ja"><p>雨です。行きません。</p></html>', { sentences: 2, language: 'ja', readability: { fleschReadingEase: null, fleschKincaidGrade: null } }],
+    [
+      'japanese.html',
+      '<html lang="ja"><p>雨です。行きません。</p></html>',
+      { sentences: 2, language: 'ja', readability: { fleschReadingEase: null, fleschKincaidGrade: null } },
+    ],
     ['empty.md', '', { words: 0, sentences: 0, title: null, keyword: null, headings: [] }],
     ['no-headings.txt', 'Just a line.\n\nAnd another.', { words: 5, paragraphs: 2, headings: [] }],
     ['broken.html', '<h2>Kit<p>One <b>two<p>three</h2><li>four', { words: 5 }],
@@ -108,15 +139,27 @@ describe('facts counted by hand', () => {
   });
 
   it('of a page with 20,000 words', async () => {
-    const body = Array.from({ length: 1000 }, (_, at) => `<p>On day ${at} we rode along the dyke with a bike tour group until the wind turned and dropped again.</p>`).join('\n');
-    const { facts, score } = await report(file('long.html', `<html lang="en"><body><article><h1>Long</h1>${body}</article></body></html>`), '--keyword', 'bike tour');
+    const body = Array.from(
+      { length: 1000 },
+      (_, at) =>
+        `<p>On day ${at} we rode along the dyke with a bike tour group until the wind turned and dropped again.</p>`,
+    ).join('\n');
+    const { facts, score } = await report(
+      file('long.html', `<html lang="en"><body><article><h1>Long</h1>${body}</article></body></html>`),
+      '--keyword',
+      'bike tour',
+    );
     expect(facts.words).toBe(1 + 20 * 1000);
     expect(facts.keyword!.exact).toBe(1000);
     expect(score).toBeGreaterThan(0);
   });
 
   it('reads UTF-16 and a byte order mark', async () => {
-    const utf16 = new Uint8Array([0xff, 0xfe, ...[...'Süd wind.'].flatMap((char) => [char.charCodeAt(0) & 255, char.charCodeAt(0) >> 8])]);
+    const utf16 = new Uint8Array([
+      0xff,
+      0xfe,
+      ...[...'Süd wind.'].flatMap((char) => [char.charCodeAt(0) & 255, char.charCodeAt(0) >> 8]),
+    ]);
     expect((await report(file('utf16.txt', utf16))).facts.words).toBe(2);
     expect((await report(file('bom.md', '\uFEFF---\ntitle: B\n---\nx'))).facts.title).toBe('B');
   });
@@ -128,7 +171,10 @@ describe('the report', () => {
     expect(json.criteria.map((line) => line.id)).toEqual([...CRITERION_IDS]);
     expect(json.groups.map((group) => group.id)).toEqual([...GROUPS]);
     expect(json.criteria.reduce((sum, line) => sum + line.available, 0)).toBeCloseTo(100, 9);
-    expect(json.score).toBeCloseTo(json.criteria.reduce((sum, line) => sum + line.points, 0), 0);
+    expect(json.score).toBeCloseTo(
+      json.criteria.reduce((sum, line) => sum + line.points, 0),
+      0,
+    );
     for (const line of json.criteria) expect(line.advice === null).toBe(line.points === line.available);
   });
   it('for people gives score, ridge and notes, most points first', async () => {
@@ -144,7 +190,8 @@ describe('the report', () => {
 
 describe('a folder', () => {
   const prose = `${'We ride along the dyke in the morning and rest at the lock at noon. '.repeat(5)}\n\n`;
-  const one = (title: string, keyword: string, link: string) => `---\ntitle: ${title}\nkeyword: ${keyword}\n---\n${prose}See [the other page](${link}).\n`;
+  const one = (title: string, keyword: string, link: string) =>
+    `---\ntitle: ${title}\nkeyword: ${keyword}\n---\n${prose}See [the other page](${link}).\n`;
   const lineOf = (json: ScoreReportJson, id: string) => json.criteria.find((line) => line.id === id)!;
 
   it('is a site: links, targets and meta titles are judged among its files', async () => {
@@ -155,21 +202,34 @@ describe('a folder', () => {
     expect(status).toBe(0);
     const [a, b, c] = JSON.parse(out) as ScoreReportJson[];
     expect([a, b, c].map((json) => validate(json))).toEqual([true, true, true]);
-    expect([lineOf(a, 'links-live').measured, lineOf(b, 'links-live').measured, lineOf(c, 'links-live').measured]).toEqual(['1 of 1', '0 of 1', '1 of 1']);
+    expect([
+      lineOf(a, 'links-live').measured,
+      lineOf(b, 'links-live').measured,
+      lineOf(c, 'links-live').measured,
+    ]).toEqual(['1 of 1', '0 of 1', '1 of 1']);
     expect(lineOf(a, 'keyword-free').advice).toContain('"Same"');
     expect(lineOf(a, 'meta-title-distinct').points).toBe(0);
     expect(lineOf(c, 'meta-title-distinct').points).toBeGreaterThan(0);
   });
   it('files named one by one are judged alone, in an array', async () => {
-    const { out } = await run('score', file('x.md', one('X', 'k', '/y')), file('y.md', one('Y', 'k', '/x')), '--json');
+    const { out } = await run(
+      'score',
+      file('x.md', one('X', 'k', '/y')),
+      file('y.md', one('Y', 'k', '/x')),
+      '--json',
+    );
     const list = JSON.parse(out) as ScoreReportJson[];
     expect(list.length).toBe(2);
     expect(lineOf(list[0], 'keyword-free').applies).toBe(false);
   });
   it('weighs the pictures that lie beside', async () => {
-    const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
+    const png = Buffer.from(
+      'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+      'base64',
+    );
     file('pics/media/dyke-lane.png', png);
-    const [json] = JSON.parse((await run('score', (file('pics/p.md', '![A lane](media/dyke-lane.png)'), join(folder, 'pics')), '--json')).out) as ScoreReportJson[];
+    file('pics/p.md', '![A lane](media/dyke-lane.png)');
+    const [json] = JSON.parse((await run('score', join(folder, 'pics'), '--json')).out) as ScoreReportJson[];
     expect(lineOf(json, 'image-weight').applies).toBe(true);
   });
 });
@@ -202,7 +262,14 @@ describe('what goes wrong', () => {
     const path = file('p.md', '# T\n\nText.');
     const bad = await run('score', path, '--profile', file('bad.json', '{"version":1,"weights":{"nope":1}}'));
     expect([bad.status, bad.err]).toEqual([2, expect.stringContaining('nope')]);
-    const good = await report(path, '--profile', file('good.json', JSON.stringify({ ...defaultProfile, weights: { ...defaultProfile.weights, 'title-single': 90 } })));
+    const good = await report(
+      path,
+      '--profile',
+      file(
+        'good.json',
+        JSON.stringify({ ...defaultProfile, weights: { ...defaultProfile.weights, 'title-single': 90 } }),
+      ),
+    );
     expect(good.score).toBeGreaterThan((await report(path)).score);
   });
   it('an empty folder and a broken site.json say so', async () => {
@@ -215,6 +282,10 @@ describe('what goes wrong', () => {
 });
 
 it('--help and --version answer', () => {
-  expect(execFileSync('bin/dune-sparrow', ['--help'], { encoding: 'utf8' })).toContain('Usage: dune-sparrow score');
-  expect(execFileSync('bin/dune-sparrow', ['--version'], { encoding: 'utf8' }).trim()).toMatch(/^\d+\.\d+\.\d+$/);
+  expect(execFileSync('bin/dune-sparrow', ['--help'], { encoding: 'utf8' })).toContain(
+    'Usage: dune-sparrow score',
+  );
+  expect(execFileSync('bin/dune-sparrow', ['--version'], { encoding: 'utf8' }).trim()).toMatch(
+    /^\d+\.\d+\.\d+$/,
+  );
 });

@@ -6,9 +6,15 @@ import { indexedPost, SiteIndex, scorePost } from '../core/site/index.ts';
 import { demoBundle } from './bundle.ts';
 
 const { site, posts, pictures } = demoBundle(fileURLToPath(new URL('.', import.meta.url)));
-const index = new SiteIndex(site, posts.map((post) => indexedPost(post.id, post)));
+const index = new SiteIndex(
+  site,
+  posts.map((post) => indexedPost(post.id, post)),
+);
 const sizes = new Map(pictures.map(({ name, size }) => [`media/${name}`, size]));
-const reports = posts.map((post) => scorePost(post, indexedPost(post.id, post), { site, index, pictures: sizes }, new DraftReadings()).report);
+const reports = posts.map(
+  (post) =>
+    scorePost(post, indexedPost(post.id, post), { site, index, pictures: sizes }, new DraftReadings()).report,
+);
 
 describe('the demo scenario', () => {
   it('has eight finished posts and four unfinished ones at least', () => {
@@ -18,14 +24,27 @@ describe('the demo scenario', () => {
   });
   it('shows every criterion that applies both met and missed', () => {
     const judged = CRITERION_IDS.map((id) => {
-      const lines = reports.map((report) => report.criteria.find((line) => line.id === id)!).filter((line) => line.applies);
-      return { id, applies: lines.length > 0, met: lines.some((line) => line.points === line.available), missed: lines.some((line) => line.points < line.available) };
+      const lines = reports
+        .map((report) => report.criteria.find((line) => line.id === id)!)
+        .filter((line) => line.applies);
+      return {
+        id,
+        applies: lines.length > 0,
+        met: lines.some((line) => line.points === line.available),
+        missed: lines.some((line) => line.points < line.available),
+      };
     });
-    expect(judged.filter((one) => !one.applies).map((one) => one.id)).toEqual(['staple-terms', 'supporting-terms', 'topics-covered']);
+    expect(judged.filter((one) => !one.applies).map((one) => one.id)).toEqual([
+      'staple-terms',
+      'supporting-terms',
+      'topics-covered',
+    ]);
     expect(judged.filter((one) => one.applies && !(one.met && one.missed))).toEqual([]);
   });
   it('ships every picture that its posts name, but for those missing on purpose', () => {
-    const named = posts.flatMap((post) => [post.fields.image, ...post.draft.blocks.map((block) => block.image?.src ?? '')]).filter(Boolean);
+    const named = posts
+      .flatMap((post) => [post.fields.image, ...post.draft.blocks.map((block) => block.image?.src ?? '')])
+      .filter(Boolean);
     expect(named.filter((src) => !sizes.has(src))).toEqual([]);
   });
   it('names addresses that end in .example only', () => {

@@ -39,13 +39,16 @@ describe('the server', () => {
     expect(headers['content-encoding']).toBe('gzip');
     expect(headers['cache-control']).toContain('immutable');
   });
-  it.each(['/', '/assets/none.js', '/no-such-file.png', '/healthz', '/posts/%'])('%s carries the strict policy', async (path) => {
-    const policy = (await request(app()).get(path)).headers['content-security-policy'];
-    expect(policy).toContain("default-src 'none'");
-    expect(policy).toContain("script-src 'self';");
-    expect(policy).toContain("frame-ancestors 'none'");
-    expect(policy).not.toMatch(/unsafe-eval|https?:/);
-  });
+  it.each(['/', '/assets/none.js', '/no-such-file.png', '/healthz', '/posts/%'])(
+    '%s carries the strict policy',
+    async (path) => {
+      const policy = (await request(app()).get(path)).headers['content-security-policy'];
+      expect(policy).toContain("default-src 'none'");
+      expect(policy).toContain("script-src 'self';");
+      expect(policy).toContain("frame-ancestors 'none'");
+      expect(policy).not.toMatch(/unsafe-eval|https?:/);
+    },
+  );
   it('a missing file is missing, in words', async () => {
     const { status, text } = await request(app()).get('/assets/none.js');
     expect([status, text]).toEqual([404, 'There is no such file.']);

@@ -37,7 +37,7 @@ export interface BlockReading {
   /** Sentences of prose: how many, and those over the limit. */
   longSentences: { start: number; end: number; words: number }[];
   /** Sentences that state a figure, and whether a link stands in them or in the next. */
-  claims: { start: number; end: number; linked: boolean }[];
+  claims: { start: number; end: number; quote: string; linked: boolean }[];
   links: { start: number; end: number; href: string; text: string }[];
 }
 
@@ -168,9 +168,11 @@ function claimsOf(
 ) {
   const linkedIn = (span: { start: number; end: number } | undefined) =>
     span !== undefined && links.some((link) => link.start < span.end && link.end > span.start);
-  return sentences.flatMap((span, at) =>
-    isClaim(text.slice(span.start, span.end))
-      ? [{ start: span.start, end: span.end, linked: linkedIn(span) || linkedIn(sentences[at + 1]) }]
-      : [],
-  );
+  return sentences.flatMap((span, at) => {
+    const quote = text.slice(span.start, span.end);
+    if (!isClaim(quote)) return [];
+    return [
+      { start: span.start, end: span.end, quote, linked: linkedIn(span) || linkedIn(sentences[at + 1]) },
+    ];
+  });
 }

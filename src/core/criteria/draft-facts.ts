@@ -99,7 +99,6 @@ export interface DraftFacts {
 /** Remembers what was read of a draft from one report to the next. One per post and session. */
 export class DraftReadings {
   private reader: BlockReader | null = null;
-  private readerKey = '';
   private readonly tokenMemo = new WeakMap<Block, Tokens>();
   private textMemo = new Map<string, Match[]>();
   private detected: { text: string; language: string } | null = null;
@@ -200,14 +199,21 @@ export class DraftReadings {
   }
 
   private readerFor(english: boolean, fields: PostFields, sentenceWords: number): BlockReader {
-    const key = JSON.stringify([english, fields.keyword, fields.supporting, sentenceWords]);
-    if (!this.reader || key !== this.readerKey) {
+    const { keyword, supporting } = fields;
+    const known = this.reader?.target;
+    const same =
+      known?.english === english &&
+      known.keyword === keyword &&
+      known.sentenceWords === sentenceWords &&
+      (known.supporting === supporting ||
+        (known.supporting.length === supporting.length &&
+          known.supporting.every((phrase, at) => phrase === supporting[at])));
+    if (!this.reader || !same) {
       this.reader = new BlockReader(
         this.vocabulary,
-        { english, keyword: fields.keyword, supporting: fields.supporting, sentenceWords },
+        { english, keyword, supporting, sentenceWords },
         this.tokenMemo,
       );
-      this.readerKey = key;
       this.textMemo = new Map();
     }
     return this.reader;

@@ -88,9 +88,11 @@ export function scoreDraft(facts: DraftFacts, context: Context): ScoreReport {
     const own = criteria.filter((criterion) => criterion.group === id);
     return { id, points: total(own, 'points'), available: total(own, 'available') };
   });
-  const uses = facts.readings.flatMap(({ block, uses: own }) =>
-    own.map(({ match: { start, end, kind } }) => ({ blockId: block.id, start, end, kind })),
-  );
+  const uses: ScoreReport['uses'] = [];
+  for (const { block, uses: own } of facts.readings) {
+    for (const { match } of own)
+      uses.push({ blockId: block.id, start: match.start, end: match.end, kind: match.kind });
+  }
   return { score: Math.min(100, total(criteria, 'points')), groups, criteria, uses };
 }
 

@@ -27,7 +27,11 @@ export function keywordKeys(phrase: string, english: boolean): KeywordKeys {
   const bases = content.map(shortest);
   const sorted = [...bases].sort().join(' ');
   const directional = words.some((word, at) => directionOf(word) !== 'none' && words[at - 1] !== 'how');
-  if (!directional) return { filed: [sorted, bases.join(''), `plain ${sorted}`], asked: [sorted, bases.join(''), `pointing ${sorted}`] };
+  if (!directional)
+    return {
+      filed: [sorted, bases.join(''), `plain ${sorted}`],
+      asked: [sorted, bases.join(''), `pointing ${sorted}`],
+    };
   const pointing = words
     .filter((word) => !isFunctionWord(word) || directionOf(word) !== 'none')
     .map((word) => (directionOf(word) === 'none' ? shortest(word) : directionOf(word)))

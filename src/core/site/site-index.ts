@@ -94,7 +94,9 @@ export class SiteIndex {
         site.name,
       ).toLowerCase();
       if (metaTitle) push(this.metaTitles, metaTitle, ref);
-      for (const key of new Set(keywordKeys(post.keyword, isEnglish(post.language || site.language || 'en')).filed))
+      for (const key of new Set(
+        keywordKeys(post.keyword, isEnglish(post.language || site.language || 'en')).filed,
+      ))
         push(this.targets, key, ref);
       const path = pathOfPost(post, site);
       if (path) this.pages.set(path, post.title);

@@ -52,7 +52,15 @@ export function Shell() {
             color: 'var(--c-ink)',
             border: '1px solid var(--c-line)',
             borderRadius: 6,
+            fontFamily: 'inherit',
+            fontSize: 14,
             boxShadow: 'none',
+          },
+          actionButtonStyle: {
+            background: 'var(--c-marram)',
+            color: 'var(--c-paper)',
+            fontWeight: 600,
+            fontFamily: 'inherit',
           },
         }}
       />

@@ -6,7 +6,7 @@ import { database, openDatabase } from './database.ts';
 import { exportZip } from './export-zip.ts';
 import { keepPicture, pictureBlob, pictureSizes } from './picture-store.ts';
 import { addPicture } from './pictures.ts';
-import { addPost, loadPost, postsOf, purgeDeleted, savePost, setDeleted, StaleWrite } from './posts.ts';
+import { addPost, loadPost, postsOf, purgeDeleted, StaleWrite, savePost, setDeleted } from './posts.ts';
 import { changeSite, ensureSite } from './sites.ts';
 
 const NOW = '2026-11-01T09:00:00Z';
@@ -22,7 +22,9 @@ describe('posts', () => {
     const document = { fields: { ...emptyFields(), title: 'First' }, draft: readMarkdown('One.').draft };
     expect(await savePost({ id: 'p', revision: 1, now: NOW, document, outline: [] })).toBe(2);
     const late = { ...document, fields: { ...document.fields, title: 'Late' } };
-    await expect(savePost({ id: 'p', revision: 1, now: NOW, document: late, outline: [] })).rejects.toBeInstanceOf(StaleWrite);
+    await expect(
+      savePost({ id: 'p', revision: 1, now: NOW, document: late, outline: [] }),
+    ).rejects.toBeInstanceOf(StaleWrite);
     const kept = await loadPost('p');
     expect(kept?.row.fields.title).toBe('First');
     expect(kept?.draft.blocks[0].text).toBe('One.');
@@ -71,11 +73,18 @@ describe('an exported folder', () => {
     await changeSite(site.id, { name: 'Saltmarsh', baseAddress: 'https://saltmarsh.example' });
     const src = await keepPicture(site.id, 'dyke.png', new Blob(['x']), { bytes: 1, width: null });
     const fields = { ...emptyFields(), title: 'Same', unknown: { weather: 'wet' } };
-    await addPost(site.id, 'a', NOW, { fields: { ...fields, image: src }, draft: readMarkdown('## H\n\nText.').draft });
+    await addPost(site.id, 'a', NOW, {
+      fields: { ...fields, image: src },
+      draft: readMarkdown('## H\n\nText.').draft,
+    });
     await addPost(site.id, 'b', NOW, { fields, draft: readMarkdown(`![A dyke](${src})`).draft });
     const files = unzipSync(new Uint8Array(await (await exportZip(site.id, ['a', 'b'])).arrayBuffer()));
     expect(Object.keys(files).sort()).toEqual(['media/dyke.png', 'same-2.md', 'same.md', 'site.json']);
     expect(strFromU8(files['same.md'])).toContain('weather: wet');
-    expect(JSON.parse(strFromU8(files['site.json']))).toMatchObject({ name: 'Saltmarsh', addressPattern: '/{slug}', profile: { version: 1 } });
+    expect(JSON.parse(strFromU8(files['site.json']))).toMatchObject({
+      name: 'Saltmarsh',
+      addressPattern: '/{slug}',
+      profile: { version: 1 },
+    });
   });
 });

@@ -26,6 +26,9 @@ function hump(x: number, width: number, height: number): string {
   return `M${x} ${height}C${x + foot} ${height} ${mid - top} 1 ${mid} 1S${x + width - foot} ${height} ${x + width} ${height}Z`;
 }
 
+/** Pixels below which a hump has no room for its name beside its neighbours'. */
+const NARROW = 66;
+
 /** The ridge: one hump per group, as wide as its points, filled as far as it is earned. */
 export function Ridge({
   groups,
@@ -61,7 +64,7 @@ export function Ridge({
       role="img"
       aria-label={`Score by group: ${total > 0 ? words : 'nothing to show yet'}`}
       width={width}
-      height={height + (names ? 66 : 0)}
+      height={height + (names ? (humps.some(({ own }) => own < NARROW) ? 66 : 36) : 0)}
       className="shrink-0 overflow-visible"
     >
       {humps.map(({ id, at, own, share, points, available }) => {
@@ -79,7 +82,7 @@ export function Ridge({
               // A hump too narrow for its name has it one row lower.
               <text
                 x={at + own / 2}
-                y={height + (own < 66 ? 45 : 15)}
+                y={height + (own < NARROW ? 45 : 15)}
                 textAnchor="middle"
                 className="fill-soft text-[12px]"
               >

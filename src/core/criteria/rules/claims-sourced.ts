@@ -1,17 +1,22 @@
-import type { Criterion, Fix } from '../criterion.ts';
+import type { Criterion, Evidence, Fix } from '../criterion.ts';
 import { type DraftFacts, isJudgeable } from '../draft-facts.ts';
-import { count, measure, placeIn } from '../judging.ts';
+import { count, measure } from '../judging.ts';
 
 const bare = (text: string) => text.replace(/\s+/g, ' ').trim();
 
-function claims({ readings, fields }: DraftFacts) {
-  const own = new Set(fields.ownFigures.map(bare));
-  return readings.flatMap(({ block, claims }, index) =>
-    claims.map((claim) => {
-      const quote = block.text.slice(claim.start, claim.end);
-      return { ...claim, block, index, quote, sourced: claim.linked || own.has(bare(quote)) };
-    }),
-  );
+/** How many figures the draft states, and the places of those without a source. */
+function claims({ readings, fields }: DraftFacts): { all: number; open: Evidence[] } {
+  const own = fields.ownFigures.length ? new Set(fields.ownFigures.map(bare)) : null;
+  const open: Evidence[] = [];
+  let all = 0;
+  readings.forEach(({ block, claims: found }, index) => {
+    all += found.length;
+    for (const { start, end, quote, linked } of found) {
+      if (linked || own?.has(bare(quote))) continue;
+      open.push({ block: index, blockId: block.id, start, end, quote });
+    }
+  });
+  return { all, open };
 }
 
 export const claimsSourced: Criterion = {
@@ -23,22 +28,21 @@ export const claimsSourced: Criterion = {
     facts.english && isJudgeable(facts) && facts.readings.some((reading) => reading.claims.length > 0),
   target: () => 'figures have a link in their sentence or the next, or are your own',
   measure(facts) {
-    const all = claims(facts);
-    const open = all.filter((claim) => !claim.sourced);
+    const { all, open } = claims(facts);
+    const first = open[0]?.quote ?? '';
+    const shown = first.length > 60 ? `${first.slice(0, 60)}…` : first;
     return measure(
-      (all.length - open.length) / all.length,
-      `${all.length - open.length} of ${all.length}`,
-      `${count(open.length, 'figure')} ${open.length === 1 ? 'has' : 'have'} no source: "${open[0]?.quote.slice(0, 60)}${(open[0]?.quote.length ?? 0) > 60 ? '…' : ''}". Link one, or say that it is your own.`,
-      open.map(({ block, index, start, end }) => placeIn(block, index, start, end)),
+      (all - open.length) / all,
+      `${all - open.length} of ${all}`,
+      `${count(open.length, 'figure')} ${open.length === 1 ? 'has' : 'have'} no source: "${shown}". Link one, or say that it is your own.`,
+      open,
     );
   },
   fixes: (facts) =>
-    claims(facts)
-      .filter((claim) => !claim.sourced)
-      .map(
-        ({ quote }): Fix => ({
-          label: 'It is our own count',
-          edits: [{ kind: 'add-own-figure', quote: bare(quote) }],
-        }),
-      ),
+    claims(facts).open.map(
+      ({ quote }): Fix => ({
+        label: 'It is our own count',
+        edits: [{ kind: 'add-own-figure', quote: bare(quote) }],
+      }),
+    ),
 };

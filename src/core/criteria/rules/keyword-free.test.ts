@@ -8,7 +8,11 @@ describe('keyword-free', () => {
     ['taken', { keyword: 'bike tour', md: PROSE, others: [{ keyword: 'Bike Tour', title: 'Old' }] }, 0],
     ['taken as a variant', { keyword: 'bike tour', md: PROSE, others: [{ keyword: 'touring bikes' }] }, 0],
     ['no keyword', { md: PROSE, others: [] }, 0],
-    ['taken in other words', { keyword: 'packing list for bike tours', md: PROSE, others: [{ keyword: 'bike tour packing list' }] }, 0],
+    [
+      'taken in other words',
+      { keyword: 'packing list for bike tours', md: PROSE, others: [{ keyword: 'bike tour packing list' }] },
+      0,
+    ],
     [
       'the other way round is another target',
       { keyword: 'word to pdf', md: PROSE, others: [{ keyword: 'pdf to word' }] },
