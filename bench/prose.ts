@@ -13,7 +13,7 @@ export function seeded(seed: number): () => number {
 }
 
 const sentences: string[] = demoBundle(fileURLToPath(new URL('../src/demo/', import.meta.url)))
-  .posts.flatMap((post) => post.draft.blocks.filter((block) => block.kind === 'paragraph'))
+  .posts.flatMap(({ draft }) => draft.blocks.filter((block) => block.kind === 'paragraph'))
   .flatMap((block) => block.text.split(/(?<=[.!?])\s+/))
   .filter((sentence) => sentence.split(' ').length > 4);
 

@@ -46,9 +46,19 @@ function readOne(path: string, warn: (line: string) => void): Omit<InputFile, 'f
   }
   const text = textOf(bytes);
   const format = formatOfName(path) ?? sniff(text);
-  const { problem, ...document } = readFile(text, format);
+  const { problem, ...document } = parsed(text, format, path);
   if (problem) warn(`${path}: ${problem}`);
   return { path, format, document };
+}
+
+function parsed(text: string, format: FileFormat, path: string) {
+  try {
+    return readFile(text, format);
+  } catch {
+    throw new UsageError(
+      `${path} cannot be read: its markup is nested too deeply. Save a simpler version of it.`,
+    );
+  }
 }
 
 function filesBelow(folder: string): string[] {

@@ -1,36 +1,67 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { PictureSize } from '../core/criteria/index.ts';
-import { countingIds, type PostDocument, readMarkdown } from '../core/draft/index.ts';
+import { countingIds, readMarkdown } from '../core/draft/index.ts';
 import { pictureSize, readSiteFile } from '../core/formats/index.ts';
-import type { SiteSettings } from '../core/site/index.ts';
+import { Vocabulary } from '../core/language/index.ts';
+import type { PostRow, ScoreRow, SiteRow } from '../web/data/database.ts';
+import { sceneOf } from '../web/data/scene.ts';
+import { sceneData, scoreKeys } from '../web/data/scene-data.ts';
+import { scoreRow } from '../web/data/score-row.ts';
 
 /** The demo scenario as an empty database is filled with it. */
 export interface DemoBundle {
-  site: SiteSettings;
-  posts: (PostDocument & { id: string })[];
+  site: SiteRow;
+  posts: { row: PostRow; draft: ReturnType<typeof readMarkdown>['draft'] }[];
   /** Files below `media/`. */
   pictures: { name: string; size: PictureSize }[];
+  /** Computed when the demo was built, so that the list shows them at once. */
+  scores: ScoreRow[];
 }
+
+const SITE_ID = 'site-1';
 
 /** Reads the scenario's files; a post that cannot be read is a mistake of ours and stops the build. */
 export function demoBundle(folder: string): DemoBundle {
   const reading = readSiteFile(readFileSync(join(folder, 'site.json'), 'utf8'));
   if (reading.problem !== null) throw new Error(reading.problem);
-  const posts = readdirSync(join(folder, 'posts'))
-    .sort()
-    .map((file) => {
-      const name = file.replace(/\.md$/, '');
-      const { problem, ...document } = readMarkdown(
-        readFileSync(join(folder, 'posts', file), 'utf8'),
-        countingIds(`${name}-`),
-      );
-      if (problem) throw new Error(`${file}: ${problem}`);
-      return { id: `demo-${name}`, ...document };
-    });
+  const site: SiteRow = { ...reading.site, id: SITE_ID, revision: 1 };
+  const posts = readdirSync(join(folder, 'posts')).map((file) => {
+    const name = file.replace(/\.md$/, '');
+    const { problem, fields, draft } = readMarkdown(
+      readFileSync(join(folder, 'posts', file), 'utf8'),
+      countingIds(`${name}-`),
+    );
+    if (problem) throw new Error(`${file}: ${problem}`);
+    const row: PostRow = {
+      id: `demo-${name}`,
+      siteId: SITE_ID,
+      revision: 1,
+      changed: fields.updated,
+      deleted: '',
+      fields,
+    };
+    return { row, draft };
+  });
+  // The database hands posts and pictures out in the order of their keys; scores are filed under what that gives.
+  posts.sort((a, b) => (a.row.id < b.row.id ? -1 : 1));
   const media = join(folder, 'media');
   const pictures = readdirSync(media)
     .sort()
     .map((name) => ({ name, size: pictureSize(readFileSync(join(media, name))) }));
-  return { site: reading.site, posts, pictures };
+  const data = sceneData(
+    site,
+    posts.map(({ row }) => row),
+    new Map(pictures.map(({ name, size }) => [`media/${name}`, size])),
+  );
+  const [scene, keyOf, vocabulary] = [sceneOf(data), scoreKeys(data), new Vocabulary()];
+  const scores = posts.map(({ row, draft }) =>
+    scoreRow(
+      { id: row.id, siteId: SITE_ID, key: keyOf(row) },
+      { fields: row.fields, draft },
+      scene,
+      vocabulary,
+    ),
+  );
+  return { site, posts, pictures, scores };
 }

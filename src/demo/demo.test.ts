@@ -5,7 +5,8 @@ import { CRITERION_IDS, DraftReadings } from '../core/criteria/index.ts';
 import { indexedPost, SiteIndex, scorePost } from '../core/site/index.ts';
 import { demoBundle } from './bundle.ts';
 
-const { site, posts, pictures } = demoBundle(fileURLToPath(new URL('.', import.meta.url)));
+const { site, posts: rows, pictures, scores } = demoBundle(fileURLToPath(new URL('.', import.meta.url)));
+const posts = rows.map(({ row, draft }) => ({ id: row.id, fields: row.fields, draft }));
 const index = new SiteIndex(
   site,
   posts.map((post) => indexedPost(post.id, post)),
@@ -40,6 +41,9 @@ describe('the demo scenario', () => {
       'topics-covered',
     ]);
     expect(judged.filter((one) => one.applies && !(one.met && one.missed))).toEqual([]);
+  });
+  it('comes with the scores that its posts get', () => {
+    expect(scores.map((row) => row.score)).toEqual(reports.map((report) => report.score));
   });
   it('ships every picture that its posts name, but for those missing on purpose', () => {
     const named = posts

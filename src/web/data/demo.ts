@@ -1,8 +1,6 @@
 import type { DemoBundle } from '../../demo/bundle.ts';
 import { database } from './database.ts';
 import { keepPicture } from './picture-store.ts';
-import { addPost } from './posts.ts';
-import { FIRST_SITE } from './sites.ts';
 
 async function fetched(path: string): Promise<Response> {
   const response = await fetch(path);
@@ -14,7 +12,9 @@ async function fetched(path: string): Promise<Response> {
 /** Fills an empty database with the demo scenario; one that holds anything is left alone. */
 export async function fillDemo(): Promise<void> {
   if ((await database().sites.count()) > 0) return;
-  const { site, posts, pictures } = (await (await fetched('/demo/scenario.json')).json()) as DemoBundle;
+  const { site, posts, pictures, scores } = (await (
+    await fetched('/demo/scenario.json')
+  ).json()) as DemoBundle;
   const files = await Promise.all(
     pictures.map(async ({ name, size }) => ({
       name,
@@ -22,15 +22,16 @@ export async function fillDemo(): Promise<void> {
       blob: await (await fetched(`/demo/media/${name}`)).blob(),
     })),
   );
-  for (const { name, blob, size } of files) await keepPicture(FIRST_SITE, name, blob, size);
-  await database().transaction('rw', database().sites, database().posts, database().bodies, async () => {
+  for (const { name, blob, size } of files) await keepPicture(site.id, name, blob, size);
+  const tables = [database().sites, database().posts, database().bodies, database().scores];
+  await database().transaction('rw', tables, async () => {
     if ((await database().sites.count()) > 0) return;
-    for (const { id, fields, draft } of posts)
-      await addPost(FIRST_SITE, id, fields.updated || fields.date || '2026-11-02T09:00:00Z', {
-        fields,
-        draft,
-      });
-    await database().sites.add({ ...site, id: FIRST_SITE, revision: 1 });
+    await database().posts.bulkAdd(posts.map(({ row }) => row));
+    await database().bodies.bulkAdd(
+      posts.map(({ row, draft }) => ({ postId: row.id, siteId: row.siteId, draft, outline: [] })),
+    );
+    await database().scores.bulkAdd(scores);
+    await database().sites.add(site);
   });
 }
 

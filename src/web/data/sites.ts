@@ -1,7 +1,7 @@
 import { database, type SiteRow } from './database.ts';
 
 /** The site that a fresh database begins with. */
-export const FIRST_SITE = 'site-1';
+const FIRST_SITE = 'site-1';
 
 /** The site in hand; made where there is none yet. */
 export async function ensureSite(): Promise<SiteRow> {

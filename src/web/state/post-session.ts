@@ -5,7 +5,7 @@ import type { OutlineItem } from '../../core/outline/index.ts';
 import { database } from '../data/database.ts';
 import { pictureSizes } from '../data/picture-store.ts';
 import { loadPost, postsOf, StaleWrite, savePost } from '../data/posts.ts';
-import { type SceneData, sceneData } from '../data/scene.ts';
+import { type SceneData, sceneData } from '../data/scene-data.ts';
 import { ScoringClient } from '../workers/scoring-client.ts';
 import {
   fieldsSet,

@@ -1,6 +1,6 @@
 import { wrap } from 'comlink';
 import type { Block, PostDocument } from '../../core/draft/index.ts';
-import type { SceneData } from '../data/scene.ts';
+import type { SceneData } from '../data/scene-data.ts';
 import type { ScoreAnswer, ScoringApi } from './scoring-worker.ts';
 
 /**

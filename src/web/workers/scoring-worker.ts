@@ -9,7 +9,8 @@ import {
 } from '../../core/criteria/index.ts';
 import type { Block, PostDocument, PostFields } from '../../core/draft/index.ts';
 import { indexedPost, type Scene, scorePost } from '../../core/site/index.ts';
-import { type SceneData, sceneOf } from '../data/scene.ts';
+import { sceneOf } from '../data/scene.ts';
+import type { SceneData } from '../data/scene-data.ts';
 
 /** What changed of the post in hand since it was last sent. */
 export interface ScoreRequest {

@@ -7,6 +7,7 @@ import { toast } from 'sonner';
 import { STATUSES } from '../../../core/draft/index.ts';
 import { database } from '../../data/database.ts';
 import { addPost, postsOf, setDeleted } from '../../data/posts.ts';
+import { staleScores } from '../../data/stale-scores.ts';
 import { Button } from '../../ui/button.tsx';
 import { dayInWords } from '../../ui/day.ts';
 import { download } from '../../ui/download.ts';
@@ -54,7 +55,9 @@ export function Posts() {
   useEffect(() => {
     if (!site || revisions === undefined) return;
     // The list stands first; the worker that brings its scores up to date comes after it.
-    const timer = setTimeout(() => void jobsWorker().refreshScores(site.id), SCORES_AFTER);
+    const timer = setTimeout(async () => {
+      if ((await staleScores(site.id))?.stale.length) await jobsWorker().refreshScores(site.id);
+    }, SCORES_AFTER);
     return () => clearTimeout(timer);
   }, [site, revisions]);
 

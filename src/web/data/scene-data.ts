@@ -1,0 +1,46 @@
+import type { PictureSize } from '../../core/criteria/index.ts';
+import type { IndexedPost, SiteSettings } from '../../core/site/index.ts';
+import type { PostRow, SiteRow } from './database.ts';
+
+/** What the posts of a site are scored within, as it crosses to a worker. */
+export interface SceneData {
+  site: SiteSettings;
+  posts: IndexedPost[];
+  pictures: [string, PictureSize][];
+}
+
+/** The site's index entry of a stored post. */
+const indexEntry = ({ id, fields }: Pick<PostRow, 'id' | 'fields'>): IndexedPost => ({
+  id,
+  title: fields.title,
+  metaTitle: fields.metaTitle,
+  keyword: fields.keyword,
+  language: fields.language,
+  slug: fields.slug,
+  canonical: fields.canonical,
+});
+
+/** The scene of a site with its posts and the sizes of its pictures. */
+export function sceneData(
+  { id: _id, revision: _revision, ...site }: SiteRow,
+  rows: readonly Pick<PostRow, 'id' | 'fields'>[],
+  pictures: ReadonlyMap<string, PictureSize>,
+): SceneData {
+  return { site, posts: rows.map(indexEntry), pictures: [...pictures] };
+}
+
+/** Raised whenever a criterion judges differently, so that kept scores are computed anew. */
+const CORE_VERSION = 1;
+
+/** FNV-1a over a text: enough to tell whether the surroundings of a score changed. */
+function fingerprint(text: string): string {
+  let hash = 0x811c9dc5;
+  for (let at = 0; at < text.length; at++) hash = Math.imul(hash ^ text.charCodeAt(at), 0x01000193);
+  return (hash >>> 0).toString(36);
+}
+
+/** The key under which a post's score is kept: it changes with the post, with what lies around it and with the criteria. */
+export function scoreKeys(data: SceneData): (row: Pick<PostRow, 'revision'>) => string {
+  const around = `${CORE_VERSION}.${fingerprint(JSON.stringify(data))}`;
+  return ({ revision }) => `${revision}.${around}`;
+}

@@ -1,0 +1,30 @@
+import { byPointsToWin, DraftReadings } from '../../core/criteria/index.ts';
+import type { PostDocument } from '../../core/draft/index.ts';
+import type { Vocabulary } from '../../core/language/index.ts';
+import { indexedPost, type Scene, scorePost } from '../../core/site/index.ts';
+import type { ScoreRow } from './database.ts';
+
+/** What lists show of a post's report. */
+export function scoreRow(
+  post: { id: string; siteId: string; key: string },
+  document: PostDocument,
+  scene: Scene,
+  vocabulary: Vocabulary,
+): ScoreRow {
+  const { report, facts } = scorePost(
+    document,
+    indexedPost(post.id, document),
+    scene,
+    new DraftReadings(vocabulary),
+  );
+  const [first] = byPointsToWin(report.criteria);
+  return {
+    postId: post.id,
+    siteId: post.siteId,
+    key: post.key,
+    score: report.score,
+    words: facts.words,
+    groups: report.groups,
+    first: first ? { advice: first.advice ?? '', gain: first.available - first.points } : null,
+  };
+}
