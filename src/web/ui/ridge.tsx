@@ -35,11 +35,13 @@ export function Ridge({
   width,
   height,
   names = false,
+  className = '',
 }: {
   groups: readonly RidgeGroup[];
   width: number;
   height: number;
   names?: boolean;
+  className?: string;
 }) {
   const clip = useId();
   const total = groups.reduce((sum, group) => sum + group.available, 0);
@@ -59,13 +61,16 @@ export function Ridge({
       x += own;
       return { id, at, own, share: points / available, points, available };
     });
+  const below = !names ? 0 : humps.some(({ own }) => own < NARROW) ? 66 : 36;
   return (
     <svg
       role="img"
       aria-label={`Score by group: ${total > 0 ? words : 'nothing to show yet'}`}
       width={width}
-      height={height + (names ? (humps.some(({ own }) => own < NARROW) ? 66 : 36) : 0)}
-      className="shrink-0 overflow-visible"
+      height={height + below}
+      preserveAspectRatio="none"
+      viewBox={`0 0 ${width} ${height + below}`}
+      className={`shrink-0 overflow-visible ${className}`}
     >
       {humps.map(({ id, at, own, share, points, available }) => {
         const path = hump(at, own, height);

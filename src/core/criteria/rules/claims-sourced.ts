@@ -38,11 +38,14 @@ export const claimsSourced: Criterion = {
       open,
     );
   },
-  fixes: (facts) =>
-    claims(facts).open.map(
-      ({ quote }): Fix => ({
-        label: 'It is our own count',
+  fixes(facts) {
+    const { open } = claims(facts);
+    return open.map(({ quote }): Fix => {
+      const which = open.length > 1 ? `: "${bare(quote).split(' ').slice(0, 5).join(' ')}…"` : '';
+      return {
+        label: `It is our own count${which}`,
         edits: [{ kind: 'add-own-figure', quote: bare(quote) }],
-      }),
-    ),
+      };
+    });
+  },
 };

@@ -133,7 +133,9 @@ function ScoreCorner() {
         >
           {report ? Math.round(report.score) : '–'}
         </output>
-        {report && <Ridge groups={report.groups} width={206} height={36} />}
+        {report && (
+          <Ridge groups={report.groups} width={206} height={36} className="max-[1100px]:w-[150px]" />
+        )}
       </div>
       <p
         className="mt-1.5 h-5 truncate text-[13px] text-soft"

@@ -133,7 +133,11 @@ export function Posts() {
             disabled={shown.length === 0}
           >
             <Download size={15} aria-hidden />
-            {chosen.length ? `Export ${chosen.length}` : 'Export all'}
+            {chosen.length
+              ? `Export ${chosen.length}`
+              : shown.length < (lines?.length ?? 0)
+                ? `Export ${shown.length} shown`
+                : 'Export all'}
           </Button>
           {chosen.length > 0 && (
             <Button onClick={() => void remove(chosen)}>

@@ -86,7 +86,7 @@ export function ListingEditor() {
         </label>
         <div className="flex items-baseline overflow-hidden font-listing text-[20px] leading-[28px]">
           {head && <span className="shrink-0 whitespace-pre text-soft">{head}</span>}
-          <span className="relative inline-grid max-w-full min-w-[4ch]">
+          <span className="relative inline-grid max-w-full min-w-[4ch] shrink-0">
             {/* The invisible twin gives the field the width of its words, so that the pattern follows them. */}
             <span aria-hidden className="invisible col-start-1 row-start-1 overflow-hidden whitespace-pre">
               {fields.metaTitle || fields.title || 'Meta title'}
@@ -101,7 +101,7 @@ export function ListingEditor() {
           </span>
           {tail && (
             <span
-              className="shrink-0 whitespace-pre text-soft"
+              className="min-w-0 truncate whitespace-pre text-soft"
               title={`The site's pattern: ${site.titlePattern}`}
             >
               {tail}

@@ -26,7 +26,7 @@ export function Margin(props: MarginProps) {
   const [lens, setLens] = useState<'notes' | 'ledger'>('notes');
   const notes = useMemo(() => (report ? byPointsToWin(report.criteria) : []), [report]);
   return (
-    <div className="flex min-w-0 flex-1 items-stretch">
+    <div className="flex min-w-[300px] flex-1 items-stretch">
       <div className="w-[62px] shrink-0 border-l bg-sand/25">
         <div
           role="tablist"
@@ -121,7 +121,7 @@ function Notes({
       : [...notes].sort((a, b) => (tops.anchors.get(a.id) ?? 0) - (tops.anchors.get(b.id) ?? 0));
   return (
     <section aria-label="Notes" className="min-w-0 flex-1 px-4">
-      <div className="flex items-center gap-3 pt-2 text-[13px] text-soft">
+      <div className="sticky top-0 z-10 flex items-center gap-3 bg-paper py-1.5 text-[13px] text-soft">
         <label className="ml-auto flex items-center gap-1.5">
           Order
           <select

@@ -22,7 +22,7 @@ export function Write() {
   return (
     <main className="h-full overflow-auto">
       <div className="flex min-h-full items-stretch">
-        <div ref={column} className="w-[798px] min-w-[520px] shrink px-6">
+        <div ref={column} className="w-[798px] min-w-[460px] shrink px-6 max-[1100px]:px-4">
           <ListingEditor />
           {/* biome-ignore lint/a11y/noStaticElementInteractions: hovering marked words shows their note, which is itself reached by keyboard */}
           {/* biome-ignore lint/a11y/useKeyWithMouseEvents: as above */}
@@ -35,7 +35,7 @@ export function Write() {
             }}
           >
             <Toolbar editor={body.editor} session={session} />
-            <div className="px-10 pt-5 pb-10">
+            <div className="px-10 pt-5 pb-10 max-[1100px]:px-6">
               <label className="sr-only" htmlFor="post-title">
                 Title
               </label>
