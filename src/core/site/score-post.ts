@@ -9,13 +9,8 @@ import {
   scoreDraft,
 } from '../criteria/index.ts';
 import type { PostDocument } from '../draft/index.ts';
-import {
-  type IndexedPost,
-  pathOfPost,
-  type SiteIndex,
-  type SiteSettings,
-  unknownSite,
-} from './site-index.ts';
+import type { IndexedPost } from './indexed-post.ts';
+import { pathOfPost, type SiteIndex, type SiteSettings, unknownSite } from './site-index.ts';
 
 /** What a post is scored within. */
 export interface Scene {

@@ -1,7 +1,7 @@
 import type { PostRef, Profile, SiteFacts } from '../criteria/index.ts';
-import type { PostDocument } from '../draft/index.ts';
 import { isEnglish, keywordKeys } from '../language/index.ts';
 import { comparablePath, DEFAULT_ADDRESS_PATTERN, effectiveMetaTitle, postPath } from '../listing/index.ts';
+import type { IndexedPost } from './indexed-post.ts';
 
 /** A site as scoring needs it. */
 export interface SiteSettings {
@@ -29,35 +29,6 @@ export const unknownSite = (): SiteSettings => ({
   addressPattern: DEFAULT_ADDRESS_PATTERN,
   profile: null,
   pages: [],
-});
-
-/** What the site's index keeps of a post. */
-export interface IndexedPost {
-  id: string;
-  title: string;
-  metaTitle: string;
-  keyword: string;
-  language: string;
-  slug: string;
-  canonical: string;
-  /** Where its file lies, for folders whose posts name no address. */
-  filePath?: string;
-}
-
-/** The index entry of a document. */
-export const indexedPost = (
-  id: string,
-  { fields }: Pick<PostDocument, 'fields'>,
-  filePath?: string,
-): IndexedPost => ({
-  id,
-  title: fields.title,
-  metaTitle: fields.metaTitle,
-  keyword: fields.keyword,
-  language: fields.language,
-  slug: fields.slug,
-  canonical: fields.canonical,
-  filePath,
 });
 
 /** The path of a post: its canonical address, else the site's pattern with its slug, else its file. */

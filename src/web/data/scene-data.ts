@@ -1,5 +1,5 @@
 import type { PictureSize } from '../../core/criteria/index.ts';
-import type { IndexedPost, SiteSettings } from '../../core/site/index.ts';
+import { type IndexedPost, indexedPost, type SiteSettings } from '../../core/site/index.ts';
 import type { PostRow, SiteRow } from './database.ts';
 
 /** What the posts of a site are scored within, as it crosses to a worker. */
@@ -9,24 +9,13 @@ export interface SceneData {
   pictures: [string, PictureSize][];
 }
 
-/** The site's index entry of a stored post. */
-const indexEntry = ({ id, fields }: Pick<PostRow, 'id' | 'fields'>): IndexedPost => ({
-  id,
-  title: fields.title,
-  metaTitle: fields.metaTitle,
-  keyword: fields.keyword,
-  language: fields.language,
-  slug: fields.slug,
-  canonical: fields.canonical,
-});
-
 /** The scene of a site with its posts and the sizes of its pictures. */
 export function sceneData(
   { id: _id, revision: _revision, ...site }: SiteRow,
   rows: readonly Pick<PostRow, 'id' | 'fields'>[],
   pictures: ReadonlyMap<string, PictureSize>,
 ): SceneData {
-  return { site, posts: rows.map(indexEntry), pictures: [...pictures] };
+  return { site, posts: rows.map((row) => indexedPost(row.id, row)), pictures: [...pictures] };
 }
 
 /** Raised whenever a criterion judges differently, so that kept scores are computed anew. */
