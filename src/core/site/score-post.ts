@@ -10,7 +10,8 @@ import {
 } from '../criteria/index.ts';
 import type { PostDocument } from '../draft/index.ts';
 import type { IndexedPost } from './indexed-post.ts';
-import { pathOfPost, type SiteIndex, type SiteSettings, unknownSite } from './site-index.ts';
+import { pathOfPost, type SiteIndex } from './site-index.ts';
+import { type SiteSettings, unknownSite } from './site-settings.ts';
 
 /** What a post is scored within. */
 export interface Scene {

@@ -1,35 +1,8 @@
-import type { PostRef, Profile, SiteFacts } from '../criteria/index.ts';
+import type { PostRef, SiteFacts } from '../criteria/index.ts';
 import { isEnglish, keywordKeys } from '../language/index.ts';
-import { comparablePath, DEFAULT_ADDRESS_PATTERN, effectiveMetaTitle, postPath } from '../listing/index.ts';
+import { comparablePath, effectiveMetaTitle, postPath } from '../listing/index.ts';
 import type { IndexedPost } from './indexed-post.ts';
-
-/** A site as scoring needs it. */
-export interface SiteSettings {
-  name: string;
-  /** e.g. `https://saltmarsh.example`; empty where not known. */
-  baseAddress: string;
-  language: string;
-  region: string;
-  /** Null: meta titles stand as written. */
-  titlePattern: string | null;
-  addressPattern: string;
-  /** Null: the default profile. */
-  profile: Profile | null;
-  /** Addresses of the site that are no posts here. */
-  pages: { address: string; title?: string }[];
-}
-
-/** A site of which nothing is known. */
-export const unknownSite = (): SiteSettings => ({
-  name: '',
-  baseAddress: '',
-  language: '',
-  region: '',
-  titlePattern: null,
-  addressPattern: DEFAULT_ADDRESS_PATTERN,
-  profile: null,
-  pages: [],
-});
+import type { SiteSettings } from './site-settings.ts';
 
 /** The path of a post: its canonical address, else the site's pattern with its slug, else its file. */
 export function pathOfPost(

@@ -1,3 +1,5 @@
+import { DEFAULT_TITLE_PATTERN } from '../../core/listing/index.ts';
+import { unknownSite } from '../../core/site/index.ts';
 import { database, type SiteRow } from './database.ts';
 
 /** The site that a fresh database begins with. */
@@ -7,11 +9,6 @@ const FIRST_SITE = 'site-1';
 export async function ensureSite(): Promise<SiteRow> {
   const found = await database().sites.toCollection().first();
   if (found) return found;
-  // Asked for once in a database's life: no need to bring this to every start.
-  const [{ unknownSite }, { DEFAULT_TITLE_PATTERN }] = await Promise.all([
-    import('../../core/site/index.ts'),
-    import('../../core/listing/index.ts'),
-  ]);
   const site: SiteRow = {
     ...unknownSite(),
     id: FIRST_SITE,
