@@ -14,4 +14,4 @@ const FIGURE = new RegExp(
 
 /** True for an English sentence that states a figure which a reader could ask a source for. */
 export const isClaim = (sentence: string): boolean =>
-  /\d|half|third|quarter|twice|thrice|times|in ten|out of|per ?cent/i.test(sentence) && FIGURE.test(sentence);
+  /\d|half|third|quarter|twice|thrice|times| in |out of|per ?cent/i.test(sentence) && FIGURE.test(sentence);

@@ -26,10 +26,19 @@ interface Known {
 }
 let known: Known | null = null;
 
+/** Words out of a list in which each says how many letters it shares with the one before (base 36). */
+function frontDecoded(list: string): string[] {
+  let before = '';
+  return list.split(' ').map((coded) => {
+    before = before.slice(0, Number.parseInt(coded[0], 36)) + coded.slice(1);
+    return before;
+  });
+}
+
 function knownWords(): Known {
   if (known) return known;
-  const verbs = new Set(commonVerbs.split(' ').map(normalForm));
-  const all = new Set([...verbs, ...commonOthers.split(' ').map(normalForm)]);
+  const verbs = new Set(frontDecoded(commonVerbs).map(normalForm));
+  const all = new Set([...verbs, ...frontDecoded(commonOthers).map(normalForm)]);
   const irregular = new Map<string, string>();
   for (const pair of irregularPairs.split(' ')) {
     const [form, base] = pair.split(':');

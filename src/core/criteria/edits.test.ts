@@ -1,0 +1,91 @@
+import { describe, expect, it } from 'vitest';
+import { emptyFields, linksOf, type PostDocument, readMarkdown } from '../draft/index.ts';
+import { applyEdits, type DraftEdit } from './edits.ts';
+
+const document = (md: string): PostDocument => ({ fields: emptyFields(), draft: readMarkdown(md).draft });
+const texts = (post: PostDocument) => post.draft.blocks.map((block) => block.text);
+
+describe('changes to a post as data', () => {
+  it('set a field and leave the body the same object', () => {
+    const before = document('One.');
+    const after = applyEdits(before, [{ kind: 'set-field', field: 'slug', value: 'one' }]);
+    expect(after.fields.slug).toBe('one');
+    expect(after.draft).toBe(before.draft);
+    expect(before.fields.slug).toBe('');
+  });
+
+  it('replace words and carry the link over them', () => {
+    const before = document('See [here](/tides) and **there** now.');
+    const edit: DraftEdit = {
+      kind: 'replace-text',
+      blockId: 'b1',
+      start: 4,
+      end: 8,
+      quote: 'here',
+      text: 'the tide tables',
+    };
+    const after = applyEdits(before, [edit]);
+    expect(texts(after)).toEqual(['See the tide tables and there now.']);
+    expect(linksOf(after.draft.blocks[0])).toEqual([
+      { start: 4, end: 19, href: '/tides', text: 'the tide tables' },
+    ]);
+    const bold = after.draft.blocks[0].marks.find((mark) => mark.type === 'bold')!;
+    expect(after.draft.blocks[0].text.slice(bold.start, bold.end)).toBe('there');
+  });
+
+  it('withdraw where the words are no longer there', () => {
+    const before = document('See it now.');
+    const late: DraftEdit = {
+      kind: 'replace-text',
+      blockId: 'b1',
+      start: 4,
+      end: 8,
+      quote: 'here',
+      text: 'x',
+    };
+    const gone: DraftEdit = { kind: 'remove-block', blockId: 'no-such' };
+    expect(texts(applyEdits(before, [late, gone]))).toEqual(['See it now.']);
+  });
+
+  it('set the level of headings only', () => {
+    const after = applyEdits(document('#### Deep\n\nText'), [
+      { kind: 'set-heading-level', blockId: 'b1', level: 2 },
+      { kind: 'set-heading-level', blockId: 'b2', level: 2 },
+    ]);
+    expect(after.draft.blocks.map((block) => block.level)).toEqual([2, undefined]);
+  });
+
+  it('change a picture and keep the rest of it', () => {
+    const after = applyEdits(document('![Old](a.png)'), [
+      { kind: 'set-picture', blockId: 'b1', picture: { alt: 'New words' } },
+    ]);
+    expect(after.draft.blocks[0].image).toEqual({ src: 'a.png', alt: 'New words' });
+  });
+
+  it('part a paragraph, its marks with it', () => {
+    const before = document('First **bold one. And** more.');
+    const after = applyEdits(before, [{ kind: 'split-block', blockId: 'b1', at: 16, newId: 'n' }]);
+    expect(texts(after)).toEqual(['First bold one.', 'And more.']);
+    expect(after.draft.blocks[1].id).toBe('n');
+    expect(
+      after.draft.blocks.map((block) => block.marks.map((mark) => block.text.slice(mark.start, mark.end))),
+    ).toEqual([['bold one.'], ['And']]);
+  });
+
+  it('never part at an end', () => {
+    const before = document('Whole.');
+    for (const at of [0, 6, 99]) {
+      expect(
+        applyEdits(before, [{ kind: 'split-block', blockId: 'b1', at, newId: 'n' }]).draft.blocks.length,
+      ).toBe(1);
+    }
+  });
+
+  it('mark figures as own, one after the other', () => {
+    const after = applyEdits(document(''), [
+      { kind: 'add-own-figure', quote: 'Half of all.' },
+      { kind: 'add-own-figure', quote: 'Two in ten.' },
+    ]);
+    expect(after.fields.ownFigures).toEqual(['Half of all.', 'Two in ten.']);
+  });
+});
