@@ -31,7 +31,7 @@ test('computed widths are those of the page itself', async ({ page }) => {
       [LINES, size] as const,
     );
     for (const [at, line] of LINES.entries()) {
-      expect(Math.abs(measured[at] - pixelWidth(line, size)), `${line} at ${size} px`).toBeLessThan(0.5);
+      expect(Math.abs(measured[at] - pixelWidth(line, size)), `${line} at ${size} px`).toBeLessThan(0.1);
     }
   }
 });
