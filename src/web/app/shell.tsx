@@ -46,6 +46,7 @@ export function Shell() {
       <ScrollRestoration />
       <Toaster
         position="bottom-center"
+        style={{ fontFamily: "'Public Sans Variable', system-ui, sans-serif" }}
         toastOptions={{
           style: {
             background: 'var(--c-sheet)',
