@@ -26,9 +26,15 @@ export const measure = (
   evidence: Evidence[] = [],
 ): Measure => ({ share, measured, advice, evidence });
 
+// One formatter for all: making one costs more than a whole criterion.
+const numbers = new Intl.NumberFormat('en');
+
+/** `1,640`. */
+export const grouped = (n: number): string => numbers.format(n);
+
 /** `1 word`, `3 words`. */
 export const count = (n: number, one: string, many = `${one}s`): string =>
-  `${n.toLocaleString('en')} ${n === 1 ? one : many}`;
+  `${grouped(n)} ${n === 1 ? one : many}`;
 
 /** Headings that structure the text: all but the title's own. */
 export const sectionHeadings = (facts: DraftFacts): HeadingFact[] =>

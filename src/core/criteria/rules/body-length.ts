@@ -1,5 +1,5 @@
 import type { Criterion } from '../criterion.ts';
-import { count, measure } from '../judging.ts';
+import { count, grouped, measure } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 
 export const bodyLength: Criterion = {
@@ -18,8 +18,8 @@ export const bodyLength: Criterion = {
     const x = words / wanted;
     const short = x < (limits.bodyLength[1] ?? 0);
     const advice = short
-      ? `${count(words, 'word')} of about ${wanted.toLocaleString('en')}: ${count(Math.ceil(wanted * (limits.bodyLength[1] ?? 0)) - words, 'word')} to go.`
-      : `${count(words, 'word')} is far over the ${wanted.toLocaleString('en')} wished. Cut, or make two posts.`;
+      ? `${count(words, 'word')} of about ${grouped(wanted)}: ${count(Math.ceil(wanted * (limits.bodyLength[1] ?? 0)) - words, 'word')} to go.`
+      : `${count(words, 'word')} is far over the ${grouped(wanted)} wished. Cut, or make two posts.`;
     return measure(ramp(x, limits.bodyLength), words, advice);
   },
 };

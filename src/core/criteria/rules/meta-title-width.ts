@@ -13,12 +13,13 @@ export const metaTitleWidth: Criterion = {
   target: (limits) => wished(limits.metaTitlePixels, 'px'),
   measure({ metaTitle, settings: { limits } }) {
     if (metaTitle === '') return measure(0, null, 'Write a title or a meta title.');
-    const width = Math.round(pixelWidth(metaTitle, TITLE_SIZE));
+    const exact = pixelWidth(metaTitle, TITLE_SIZE);
+    const width = Math.round(exact);
     const [, from, to] = limits.metaTitlePixels;
     const advice =
-      from !== null && width < from
+      from !== null && exact < from
         ? `The meta title can say more: ${width} px, full from ${from}.`
         : `The meta title is cut in the results: ${width} px, shown up to ${to}. Shorten it.`;
-    return measure(ramp(pixelWidth(metaTitle, TITLE_SIZE), limits.metaTitlePixels), width, advice);
+    return measure(ramp(exact, limits.metaTitlePixels), width, advice);
   },
 };

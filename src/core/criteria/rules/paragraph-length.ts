@@ -3,10 +3,16 @@ import type { Criterion, Fix } from '../criterion.ts';
 import { type DraftFacts, isJudgeable } from '../draft-facts.ts';
 import { count, measure, wholeBlock } from '../judging.ts';
 
-const longOnes = ({ readings, settings: { limits } }: DraftFacts) =>
-  readings.flatMap((reading, index) =>
-    reading.paragraph && reading.words > limits.paragraphWords ? [{ reading, index }] : [],
-  );
+function longOnes({
+  readings,
+  settings: { limits },
+}: DraftFacts): { reading: DraftFacts['readings'][number]; index: number }[] {
+  const long: ReturnType<typeof longOnes> = [];
+  readings.forEach((reading, index) => {
+    if (reading.paragraph && reading.words > limits.paragraphWords) long.push({ reading, index });
+  });
+  return long;
+}
 
 export const paragraphLength: Criterion = {
   id: 'paragraph-length',

@@ -19,15 +19,15 @@ export function slugCoverage({ fields, keyword, english }: DraftFacts): { wanted
     .split(/[-_\s]+/)
     .filter(Boolean)
     .map(normalForm);
+  const candidates = slugWords.map(inflectionCandidates);
   const held = wanted.filter((word) => {
     const form = normalForm(word);
-    const latin = normalForm(slugOf(word));
-    return slugWords.some(
-      (other) =>
-        other === form ||
-        other === latin ||
-        (english && areVariants(form, inflectionCandidates(form), other, inflectionCandidates(other))),
+    const own = inflectionCandidates(form);
+    const found = slugWords.some(
+      (other, at) => other === form || (english && areVariants(form, own, other, candidates[at])),
     );
+    // Transliterating is dear, and only words with letters beyond ASCII can gain by it.
+    return found || (/[^a-z0-9'’]/.test(word) && slugWords.includes(normalForm(slugOf(word))));
   });
   // A keyword in a script without spaces may stand in the slug as a piece of a longer run.
   if (held.length < wanted.length && fields.slug.toLowerCase().includes(keyword.toLowerCase()))
