@@ -42,6 +42,8 @@ export class PostSession {
   private scoreFrame = 0;
   private hasScene = false;
   private knownScene = '';
+  /** What is to be saved last: set on closing, when the store may already hold another post. */
+  private last: { document: PostDocument; outline: OutlineItem[] } | null = null;
   private readonly scoring: ScoringClient;
   private readonly surroundings: Subscription;
 
@@ -158,6 +160,15 @@ export class PostSession {
     return this.saving;
   }
 
+  private get content(): { document: PostDocument; outline: OutlineItem[] } {
+    return { document: this.document, outline: store.getState().openPost.outline };
+  }
+
+  /** Tells the store how saving went, unless it holds another post by now. */
+  private tell(action: ReturnType<typeof saved> | ReturnType<typeof saveFailed>): void {
+    if (store.getState().openPost.id === this.id) store.dispatch(action);
+  }
+
   private async writeOnce(): Promise<void> {
     if (!this.dirty) return;
     this.dirty = false;
@@ -167,17 +178,16 @@ export class PostSession {
         id: this.id,
         revision: this.revision,
         now,
-        document: this.document,
-        outline: store.getState().openPost.outline,
+        ...(this.last ?? this.content),
       });
-      if (!this.dirty) store.dispatch(saved(now));
+      if (!this.dirty) this.tell(saved(now));
     } catch (error) {
       this.dirty = true;
       const reason =
         error instanceof StaleWrite
           ? 'This post was changed in another tab. Export your text here, then reload to go on with the other version.'
           : `Saving failed (${error instanceof Error ? error.message : 'unknown reason'}). Your text is kept in this page; export it on Release.`;
-      store.dispatch(saveFailed(reason));
+      this.tell(saveFailed(reason));
     }
   }
 
@@ -189,8 +199,8 @@ export class PostSession {
     cancelAnimationFrame(this.scoreFrame);
     this.surroundings.unsubscribe();
     this.scoring.close();
-    // The body must be read before the editor goes.
-    this.draft = this.body;
+    // Everything must be read before the editor goes and the store takes another post.
+    this.last = this.content;
     const owner = this.owner;
     this.owner = null;
     const last = this.write();
