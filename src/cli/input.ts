@@ -1,7 +1,14 @@
 import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { basename, dirname, extname, join, relative, resolve, sep } from 'node:path';
 import type { PictureSize } from '../core/criteria/index.ts';
-import { type FileFormat, formatOfName, type PostDocument, readFile } from '../core/draft/index.ts';
+import {
+  decodeText,
+  type FileFormat,
+  formatOfName,
+  type PostDocument,
+  readPostFile,
+  UnreadableFile,
+} from '../core/draft/index.ts';
 import { pictureSize, readSiteFile } from '../core/formats/index.ts';
 import { type SiteSettings, unknownSite } from '../core/site/index.ts';
 import { UsageError } from './options.ts';
@@ -12,6 +19,8 @@ export interface InputFile {
   path: string;
   format: FileFormat;
   document: PostDocument;
+  /** Pictures that lie in the file itself. */
+  pictures: ReadonlyMap<string, Uint8Array>;
   /** Path below its folder, for links between files; undefined for a file named by itself. */
   filePath?: string;
 }
@@ -25,39 +34,22 @@ export interface InputGroup {
 
 const SKIPPED = new Set(['node_modules', 'media']);
 
-function textOf(bytes: Buffer): string {
-  if (bytes[0] === 0xff && bytes[1] === 0xfe) return new TextDecoder('utf-16le').decode(bytes);
-  if (bytes[0] === 0xfe && bytes[1] === 0xff) return new TextDecoder('utf-16be').decode(bytes);
-  return new TextDecoder('utf-8').decode(bytes);
-}
-
-/** The format of a file without a telling name. */
-const sniff = (text: string): FileFormat =>
-  /^\s*(?:<!doctype|<html|<[a-z]+[^>]*>)/i.test(text) ? 'html' : 'text';
-
-function readOne(path: string, warn: (line: string) => void): Omit<InputFile, 'filePath'> {
-  if (/\.docx?$/i.test(path))
-    throw new UsageError(`${path} is a word processor's file. Save it as HTML, Markdown or text first.`);
-  let bytes: Buffer;
+function bytesOf(path: string): Uint8Array {
   try {
-    bytes = readFileSync(path);
+    return readFileSync(path);
   } catch {
     throw new UsageError(`${path} cannot be read. Check the name and your rights to it.`);
   }
-  const text = textOf(bytes);
-  const format = formatOfName(path) ?? sniff(text);
-  const { problem, ...document } = parsed(text, format, path);
-  if (problem) warn(`${path}: ${problem}`);
-  return { path, format, document };
 }
 
-function parsed(text: string, format: FileFormat, path: string) {
+async function readOne(path: string, warn: (line: string) => void): Promise<Omit<InputFile, 'filePath'>> {
   try {
-    return readFile(text, format);
-  } catch {
-    throw new UsageError(
-      `${path} cannot be read: its markup is nested too deeply. Save a simpler version of it.`,
-    );
+    const { notes, format, pictures, ...document } = await readPostFile(bytesOf(path), path);
+    for (const note of notes) warn(`${path}: ${note}`);
+    return { path, format, document, pictures };
+  } catch (error) {
+    if (error instanceof UnreadableFile) throw new UsageError(`${path} ${error.message}`);
+    throw error;
   }
 }
 
@@ -75,33 +67,37 @@ function filesBelow(folder: string): string[] {
 }
 
 /** Reads what a path names: a folder with its `site.json`, or one file. What cannot be read throws {@link UsageError}. */
-export function readInput(path: string, warn: (line: string) => void): InputGroup {
+export async function readInput(path: string, warn: (line: string) => void): Promise<InputGroup> {
   if (!existsSync(path)) throw new UsageError(`${path} is not there. Check the name.`);
   if (!statSync(path).isDirectory())
-    return { files: [readOne(path, warn)], site: unknownSite(), isSite: false };
+    return { files: [await readOne(path, warn)], site: unknownSite(), isSite: false };
   const siteFile = join(path, 'site.json');
   let site = unknownSite();
   if (existsSync(siteFile)) {
-    const reading = readSiteFile(textOf(readFileSync(siteFile)));
+    const reading = readSiteFile(decodeText(bytesOf(siteFile)).text);
     if (reading.problem !== null) throw new UsageError(`${siteFile}: ${reading.problem}`);
     site = reading.site;
   }
   const files: InputFile[] = [];
   for (const file of filesBelow(path)) {
     try {
-      files.push({ ...readOne(file, warn), filePath: relative(path, file).split(sep).join('/') });
+      files.push({ ...(await readOne(file, warn)), filePath: relative(path, file).split(sep).join('/') });
     } catch (error) {
       if (!(error instanceof UsageError)) throw error;
       warn(error.message);
     }
   }
-  if (files.length === 0) throw new UsageError(`${path} holds no post (.md, .html or .txt).`);
+  if (files.length === 0) throw new UsageError(`${path} holds no post (.md, .html, .txt or .docx).`);
   return { files, site, isSite: true };
 }
 
 /** Sizes of the pictures that a document names and that lie beside its file. */
-export function picturesOf({ path, document }: InputFile, folder: string): Map<string, PictureSize> {
+export function picturesOf(
+  { path, document, pictures }: InputFile,
+  folder: string,
+): Map<string, PictureSize> {
   const sizes = new Map<string, PictureSize>();
+  for (const [src, bytes] of pictures) sizes.set(src, pictureSize(bytes));
   const sources = [document.fields.image, ...document.draft.blocks.map((block) => block.image?.src ?? '')];
   for (const src of sources) {
     if (src === '' || sizes.has(src) || /^(?:[a-z]+:|\/\/)/i.test(src)) continue;

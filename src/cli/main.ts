@@ -17,7 +17,7 @@ export async function main(args: readonly string[]): Promise<number> {
     if (options === 'help') out(HELP);
     else if (options === 'version')
       out(JSON.parse(readFileSync(new URL('../../package.json', import.meta.url), 'utf8')).version);
-    else return score(options);
+    else return await score(options);
     return 0;
   } catch (error) {
     if (!(error instanceof UsageError)) throw error;
@@ -41,7 +41,7 @@ function profileOf(path: string | null) {
   return reading.profile;
 }
 
-function score(options: ScoreOptions): number {
+async function score(options: ScoreOptions): Promise<number> {
   const profile = profileOf(options.profile);
   const vocabulary = new Vocabulary();
   const reports: ScoreReportJson[] = [];
@@ -52,7 +52,7 @@ function score(options: ScoreOptions): number {
   for (const path of options.paths) {
     let group: InputGroup;
     try {
-      group = readInput(path, (line) => {
+      group = await readInput(path, (line) => {
         failed ||= line.includes('cannot be read');
         warn(line);
       });

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import {
   linksOf,
-  readFile,
   readHtml,
   readMarkdown,
+  readText,
   safeHref,
   writeHtml,
   writeHtmlPage,
@@ -58,7 +58,7 @@ describe('markup from outside cannot run', () => {
     expect(draft.blocks.filter((block) => block.kind === 'image')).toEqual([]);
   });
   it('as plain text it stays text', () => {
-    const { draft } = readFile('<script>alert(1)</script>', 'text');
+    const { draft } = readText('<script>alert(1)</script>');
     expect(draft.blocks[0].text).toBe('<script>alert(1)</script>');
     expect(writeHtml(draft)).toBe('<p>&#x3C;script>alert(1)&#x3C;/script></p>');
   });

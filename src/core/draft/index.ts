@@ -2,10 +2,14 @@
  * Draft: one model of a post's body and fields, and the ways in and out of it.
  *
  * `draft` is the model (a flat list of blocks, each with its containers), `post-fields` what stands beside the
- * body. Readers: `read-html`, `read-markdown`, `read-text`, `editor-json`, `read-file` by a file's name. Writers:
- * `write-html`, `write-markdown`, `editor-json`, over `nest`, which turns the list into a tree. `front-matter`
+ * body. Readers: `read-html`, `read-markdown`, `read-text`, `read-docx`, `editor-json`; `read-file` takes a file's
+ * bytes by its name, over `decode-text` (encodings) and `read-zip` (with limits); what cannot be read is an
+ * `UnreadableFile`. Writers: `write-html`, `write-markdown`, `write-docx`, `editor-json`, over `nest`, which turns the
+ * list into a tree. `front-matter`
  * reads and writes YAML fields; `sanitise` decides what markup may stay; `paste` mends pasted structure.
  */
+
+export { decodeText } from './decode-text.ts';
 export {
   type Block,
   type BlockKind,
@@ -29,10 +33,13 @@ export {
 } from './editor-json.ts';
 export { type CleanedPaste, cleanPaste, looksLikeMarkdown, markupAccount } from './paste.ts';
 export { emptyFields, type PostDocument, type PostFields, STATUSES, type Status } from './post-fields.ts';
-export { type FileFormat, formatOfName, readFile } from './read-file.ts';
+export { type FileFormat, formatOfName, type ReadPost, readPostFile } from './read-file.ts';
 export { readHtml } from './read-html.ts';
 export { readMarkdown } from './read-markdown.ts';
 export { readText } from './read-text.ts';
+export { readZip, type ZipLimits } from './read-zip.ts';
 export { safeHref } from './sanitise.ts';
+export { bytesInWords, UnreadableFile } from './unreadable.ts';
+export { writeDocx } from './write-docx.ts';
 export { writeHtml, writeHtmlPage } from './write-html.ts';
 export { writeMarkdown, writeMarkdownBody } from './write-markdown.ts';

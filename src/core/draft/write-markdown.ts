@@ -145,6 +145,8 @@ export function writeMarkdownBody(draft: Draft): string {
   const tree: Root = { type: 'root', children: contentOf(nest(draft)) };
   return toMarkdown(tree, {
     extensions: [gfmToMarkdown({ tablePipeAlign: false })],
+    // Inside marks a letter beside an underscore may be written as a reference, which would set it free.
+    unsafe: [{ character: '_', inConstruct: ['emphasis', 'strong', 'strikethrough'] }],
     bullet: '-',
     rule: '-',
     emphasis: '_',
