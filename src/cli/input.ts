@@ -6,12 +6,12 @@ import {
   type FileFormat,
   formatOfName,
   type PostDocument,
-  readPostFile,
   UnreadableFile,
 } from '../core/draft/index.ts';
 import { pictureSize, readSiteFile } from '../core/formats/index.ts';
 import { type SiteSettings, unknownSite } from '../core/site/index.ts';
 import { UsageError } from './options.ts';
+import { readGuarded } from './read-guarded.ts';
 
 /** A post file as read. */
 export interface InputFile {
@@ -44,7 +44,7 @@ function bytesOf(path: string): Uint8Array {
 
 async function readOne(path: string, warn: (line: string) => void): Promise<Omit<InputFile, 'filePath'>> {
   try {
-    const { notes, format, pictures, ...document } = await readPostFile(bytesOf(path), path);
+    const { notes, format, pictures, ...document } = await readGuarded(bytesOf(path), path);
     for (const note of notes) warn(`${path}: ${note}`);
     return { path, format, document, pictures };
   } catch (error) {

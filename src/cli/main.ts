@@ -7,8 +7,14 @@ import { type InputGroup, picturesOf, readInput, rootOf } from './input.ts';
 import { HELP, readOptions, type ScoreOptions, UsageError } from './options.ts';
 import { reportText } from './report-text.ts';
 
+/** Without characters that turn the direction of a line or steer a terminal. */
+const printable = (text: string) =>
+  // biome-ignore lint/suspicious/noControlCharactersInRegex: these are the characters in question
+  text.replace(/[\u0000-\u0009\u000b-\u001f\u007f-\u009f\u202a-\u202e\u2066-\u2069]/g, '');
+
 const out = (text: string) => process.stdout.write(`${text}\n`);
-const warn = (line: string) => process.stderr.write(`dune-sparrow: ${line.replace(/\s+/g, ' ')}\n`);
+const warn = (line: string) =>
+  process.stderr.write(`dune-sparrow: ${printable(line.replace(/\s+/g, ' '))}\n`);
 
 /** Runs the command line and answers with the exit status: 0 fine, 1 below --min, 2 bad input or usage. */
 export async function main(args: readonly string[]): Promise<number> {
@@ -68,7 +74,7 @@ async function score(options: ScoreOptions): Promise<number> {
       if (options.json) reports.push(scoreReportJson(file.path, file.format, facts, report));
       else {
         if (texts > 0) out('');
-        out(reportText(file.path, report, facts.words));
+        out(printable(reportText(file.path, report, facts.words)));
         texts += 1;
       }
     }

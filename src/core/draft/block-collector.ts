@@ -17,7 +17,9 @@ const PARAGRAPH: Shape = { kind: 'paragraph' };
 /** Turns a walk over markup into the flat list of blocks: white space collapsed, marks gathered, containers named. */
 export class BlockCollector {
   readonly blocks: Block[] = [];
-  private buffer = '';
+  /** The text in hand in pieces: joining at every step would copy it every time. */
+  private pieces: string[] = [];
+  private length = 0;
   private marks: Mark[] = [];
   private readonly openMarks: OpenMark[] = [];
   private containers: { make: (key: string) => Container; made: Container | null }[] = [];
@@ -27,18 +29,28 @@ export class BlockCollector {
   constructor(private readonly nextId: NextId) {}
 
   text(value: string): void {
-    const start = this.buffer.length;
+    const start = this.length;
     let piece = value.replace(/[ \t\r\n\f]+/g, ' ');
-    if (piece.startsWith(' ') && (start === 0 || /[ \n]$/.test(this.buffer))) piece = piece.slice(1);
-    this.buffer += piece;
+    if (piece.startsWith(' ') && (start === 0 || /[ \n]$/.test(this.pieces.at(-1) ?? '')))
+      piece = piece.slice(1);
     if (piece === '') return;
-    for (const mark of this.openMarks) this.marks.push({ ...mark, start, end: this.buffer.length });
+    this.put(piece);
+    for (const mark of this.openMarks) this.marks.push({ ...mark, start, end: this.length });
+  }
+
+  private put(piece: string): void {
+    this.pieces.push(piece);
+    this.length += piece.length;
   }
 
   lineBreak(): void {
-    this.buffer = this.buffer.replace(/ $/, '');
-    const start = this.buffer.length;
-    this.buffer += '\n';
+    const last = this.pieces.at(-1);
+    if (last?.endsWith(' ')) {
+      this.pieces[this.pieces.length - 1] = last.slice(0, -1);
+      this.length -= 1;
+    }
+    const start = this.length;
+    this.put('\n');
     for (const mark of this.openMarks) this.marks.push({ ...mark, start, end: start + 1 });
   }
 
@@ -58,7 +70,7 @@ export class BlockCollector {
 
   /** Ends the block in hand. Images met in its text follow it. */
   flush(): void {
-    const text = this.buffer.replace(/\s+$/, '');
+    const text = this.pieces.join('').trimEnd();
     if (text.trim() !== '')
       this.push({
         kind: this.shape.kind,
@@ -67,7 +79,8 @@ export class BlockCollector {
         text,
         marks: tidyMarks(this.marks, text),
       });
-    this.buffer = '';
+    this.pieces = [];
+    this.length = 0;
     this.marks = [];
     const waiting = this.waiting;
     this.waiting = [];
@@ -142,7 +155,7 @@ export class BlockCollector {
     if (link && !picture.link) picture.link = link;
     const put = () => this.push({ kind: 'image', text: '', marks: [], image: picture });
     // Inside a line of text the picture follows its paragraph, so that the sentence stays whole.
-    if (this.buffer.trim() !== '') this.waiting.push(put);
+    if (this.pieces.some((piece) => piece.trim() !== '')) this.waiting.push(put);
     else put();
   }
 

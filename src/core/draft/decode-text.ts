@@ -9,8 +9,8 @@ export interface DecodedText {
   notes: string[];
 }
 
-/** The longest text that is read, in bytes: some forty novels. Beyond it a file is no post but a mistake. */
-export const MOST_TEXT_BYTES = 10_000_000;
+/** The longest text that is read, in bytes: some twenty novels. Beyond it a file is no post but a mistake. */
+const MOST_TEXT_BYTES = 5_000_000;
 
 /** How files that are no text begin. */
 const SIGNATURES: [name: string, bytes: number[]][] = [
@@ -93,12 +93,12 @@ const MOST_CONTROLS = 0.01;
  * Reads bytes as text. In this order decide: a byte order mark, UTF-16 by its zeros, what markup declares, UTF-8
  * where it is valid, else Windows-1252. Line ends come out as `\n`;
  * characters that no text holds (NUL) are dropped and named.
- * Throws {@link UnreadableFile} where the file is no text or too long.
+ * Throws {@link UnreadableFile} where the file is no text or longer than `most` bytes.
  */
-export function decodeText(bytes: Uint8Array): DecodedText {
-  if (bytes.length > MOST_TEXT_BYTES)
+export function decodeText(bytes: Uint8Array, most = MOST_TEXT_BYTES): DecodedText {
+  if (bytes.length > most)
     throw new UnreadableFile(
-      `cannot be read: it holds ${bytesInWords(bytes.length)} of text, and ${bytesInWords(MOST_TEXT_BYTES)} is the most that is read. Split it.`,
+      `cannot be read: it holds ${bytesInWords(bytes.length)} of text, and ${bytesInWords(most)} is the most that is read. Split it.`,
     );
   for (const [name, signature] of SIGNATURES)
     if (signature.every((byte, at) => bytes[at] === byte))

@@ -40,6 +40,9 @@ export interface ReadPost extends PostDocument {
 const sniff = (text: string): FileFormat =>
   /^\s*(?:<!doctype|<html|<[a-z]+[^>]*>)/i.test(text) ? 'html' : 'text';
 
+/** Markdown takes more time and memory to read than markup does. */
+const MOST_MARKDOWN = 2_000_000;
+
 const isZip = (bytes: Uint8Array) =>
   bytes[0] === 0x50 && bytes[1] === 0x4b && bytes[2] === 3 && bytes[3] === 4;
 
@@ -54,7 +57,7 @@ export async function readPostFile(
   const named = formatOfName(name);
   if (named === 'docx' || (named === null && isZip(bytes)))
     return { ...(await readDocx(bytes, nextId)), format: 'docx' };
-  const { text, notes } = decodeText(bytes);
+  const { text, notes } = decodeText(bytes, named === 'markdown' ? MOST_MARKDOWN : undefined);
   const format = named ?? sniff(text);
   const read = readDecoded(text, format, nextId);
   return { ...read, format, pictures: new Map(), notes: [...notes, ...read.notes] };

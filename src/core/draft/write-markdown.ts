@@ -16,13 +16,20 @@ const HTML_TAGS: Partial<Record<Mark['type'], string>> = {
 
 const html = (value: string) => ({ type: 'html' as const, value });
 
+/** True where a stroke through words ends inside a word or at another mark: Markdown's own signs do not hold there. */
+const isTight = (before: Inline | undefined, after: Inline | undefined) =>
+  (before !== undefined && !('text' in before && /[\s\p{P}]$/u.test(before.text))) ||
+  (after !== undefined && !('text' in after && /^[\s\p{P}]/u.test(after.text)));
+
 function phrasing(parts: Inline[], lineBreak: 'break' | 'html'): PhrasingContent[] {
-  return parts.flatMap((part): PhrasingContent[] => {
+  return parts.flatMap((part, at): PhrasingContent[] => {
     if ('break' in part) return [lineBreak === 'break' ? { type: 'break' } : html('<br>')];
     if ('text' in part) return [{ type: 'text', value: part.text }];
     const { mark } = part;
     const children = () => phrasing(part.children, lineBreak);
-    const tag = HTML_TAGS[mark.type];
+    const tag =
+      HTML_TAGS[mark.type] ??
+      (mark.type === 'strike' && isTight(parts[at - 1], parts[at + 1]) ? 'del' : undefined);
     if (tag) return [html(`<${tag}>`), ...children(), html(`</${tag}>`)];
     if (mark.type === 'code') return code(part.children, lineBreak);
     if (mark.type === 'link')
@@ -145,8 +152,6 @@ export function writeMarkdownBody(draft: Draft): string {
   const tree: Root = { type: 'root', children: contentOf(nest(draft)) };
   return toMarkdown(tree, {
     extensions: [gfmToMarkdown({ tablePipeAlign: false })],
-    // Inside marks a letter beside an underscore may be written as a reference, which would set it free.
-    unsafe: [{ character: '_', inConstruct: ['emphasis', 'strong', 'strikethrough'] }],
     bullet: '-',
     rule: '-',
     emphasis: '_',

@@ -1,0 +1,37 @@
+import { Worker } from 'node:worker_threads';
+import { type ReadPost, readPostFile, UnreadableFile } from '../core/draft/index.ts';
+
+/** Files up to this size cannot take long, whatever stands in them. */
+const SMALL = 30_000;
+/** Milliseconds after which reading a file is given up. */
+const LONGEST = 5_000;
+const MEMORY_MB = 900;
+
+/**
+ * Reads a post; a large file in a thread of its own, so that one that was made to choke its reader costs neither
+ * time nor memory without bound. Throws {@link UnreadableFile}.
+ */
+export function readGuarded(bytes: Uint8Array, name: string): Promise<ReadPost> {
+  if (bytes.length <= SMALL) return readPostFile(bytes, name);
+  return new Promise((resolve, reject) => {
+    const thread = new Worker(new URL('../../bin/reading-thread.mjs', import.meta.url), {
+      workerData: { bytes, name },
+      resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB },
+    });
+    const fail = (reason: string) => reject(new UnreadableFile(reason));
+    const timer = setTimeout(() => {
+      fail('cannot be read: its markup is too tangled to be read in time. Save a simpler version of it.');
+      void thread.terminate();
+    }, LONGEST);
+    thread.once('message', (answer: { post: ReadPost } | { problem: string }) => {
+      clearTimeout(timer);
+      if ('post' in answer) resolve(answer.post);
+      else fail(answer.problem);
+      void thread.terminate();
+    });
+    thread.once('error', () => {
+      clearTimeout(timer);
+      fail('cannot be read: it takes more memory than any post should. Split it.');
+    });
+  });
+}
