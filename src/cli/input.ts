@@ -72,7 +72,8 @@ export async function readInput(path: string, warn: (line: string) => void): Pro
   if (!statSync(path).isDirectory())
     return { files: [await readOne(path, warn)], site: unknownSite(), isSite: false };
   const siteFile = join(path, 'site.json');
-  let site = unknownSite();
+  // A folder that says nothing else is the whole site.
+  let site: SiteSettings = { ...unknownSite(), pages: [] };
   if (existsSync(siteFile)) {
     const reading = readSiteFile(decodeText(bytesOf(siteFile)).text);
     if (reading.problem !== null) throw new UsageError(`${siteFile}: ${reading.problem}`);

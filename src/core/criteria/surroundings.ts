@@ -2,6 +2,8 @@
 export interface PostRef {
   id: string;
   title: string;
+  /** Pages that are no posts here: their comparable path, so that a post is no rival of its own address. */
+  path?: string;
 }
 
 /** What a criterion may ask about the site that a post belongs to. */
@@ -14,8 +16,10 @@ export interface SiteFacts {
   metaTitles: ReadonlyMap<string, readonly PostRef[]>;
   /** Posts by the keys of their primary keyword. */
   targets: ReadonlyMap<string, readonly PostRef[]>;
-  /** Known addresses of the site in comparable form, with the title of the page where known; null: no list yet. */
-  pages: ReadonlyMap<string, string> | null;
+  /** Known addresses of the site in comparable form, with the title of the page where known. */
+  pages: ReadonlyMap<string, string>;
+  /** False: the list of pages is not complete, so that an address not on it is neither dead nor live. */
+  pagesKnown: boolean;
 }
 
 /** What a study of result pages will tell; none exists until pages are studied. */

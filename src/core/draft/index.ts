@@ -31,6 +31,7 @@ export {
   type TreeAccess,
   writeEditor,
 } from './editor-json.ts';
+export { instantOf, lastSegment } from './head-fields.ts';
 export { type CleanedPaste, cleanPaste, looksLikeMarkdown, markupAccount } from './paste.ts';
 export { emptyFields, type PostDocument, type PostFields, STATUSES, type Status } from './post-fields.ts';
 export { type FileFormat, formatOfName, type ReadPost, readPostFile } from './read-file.ts';

@@ -5,8 +5,9 @@ import rehypeParse from 'rehype-parse';
 import { unified } from 'unified';
 import { BlockCollector } from './block-collector.ts';
 import { countingIds, type Draft, type NextId } from './draft.ts';
-import { attribute, childElements, classNames, findElement, textOf } from './hast-reading.ts';
-import { emptyFields, type PostDocument } from './post-fields.ts';
+import { attribute, childElements, findElement, textOf } from './hast-reading.ts';
+import { collapse, headFields } from './head-fields.ts';
+import type { PostDocument } from './post-fields.ts';
 import { keptSchema } from './sanitise.ts';
 
 const parser = unified().use(rehypeParse);
@@ -48,23 +49,7 @@ export function readHtml(html: string, nextId: NextId = countingIds()): PostDocu
 
 /** The document of a parsed page or fragment. */
 export function documentFromTree(tree: Root, nextId: NextId): PostDocument {
-  const fields = emptyFields();
-  const page = findElement(tree, (el) => el.tagName === 'html');
-  const head = page ? findElement(page, (el) => el.tagName === 'head') : null;
-  if (page) fields.language = attribute(page, 'lang') ?? '';
-  if (head) {
-    const title = findElement(head, (el) => el.tagName === 'title');
-    if (title) fields.metaTitle = collapse(textOf(title));
-    fields.metaDescription = collapse(metaContent(head, 'description') ?? '');
-    const canonical = findElement(
-      head,
-      (el) => el.tagName === 'link' && classNames(el, 'rel').includes('canonical'),
-    );
-    fields.canonical = canonical ? (attribute(canonical, 'href') ?? '') : '';
-    fields.slug = lastSegment(fields.canonical);
-    fields.image = metaContent(head, 'og:image') ?? '';
-    fields.author = metaContent(head, 'author') ?? '';
-  }
+  const fields = headFields(tree);
   const root = bodyOf(tree);
   const isArticle = root.type === 'element' && root.tagName === 'article';
   const draft = readBody(root, nextId, !isArticle);
@@ -75,28 +60,6 @@ export function documentFromTree(tree: Root, nextId: NextId): PostDocument {
   const outside = firstH1 ? null : findElement(tree, (el) => el.tagName === 'h1');
   fields.title = collapse(firstH1?.text ?? (outside ? textOf(outside) : ''));
   return { fields, draft };
-}
-
-function metaContent(head: Element, name: string): string | undefined {
-  const meta = findElement(
-    head,
-    (el) =>
-      el.tagName === 'meta' &&
-      (attribute(el, 'name') ?? attribute(el, 'property') ?? '').toLowerCase() === name,
-  );
-  return meta ? attribute(meta, 'content') : undefined;
-}
-
-const collapse = (text: string) => text.replace(/\s+/g, ' ').trim();
-
-function lastSegment(address: string): string {
-  const path = address.replace(/^[a-z]+:\/\/[^/]*/i, '').replace(/[?#].*$/, '');
-  const last = path.split('/').filter(Boolean).at(-1) ?? '';
-  try {
-    return decodeURIComponent(last);
-  } catch {
-    return last;
-  }
 }
 
 /** The element that holds the text. */

@@ -2,8 +2,10 @@
  * Formats: files that go in and out beside the drafts themselves.
  *
  * `site-file` is the `site.json` of an exported folder, `score-report-json` the report for programs,
- * `picture-size` what a picture file tells about itself.
+ * `picture-size` what a picture file tells about itself. `incoming` reads any file that can be brought into a site:
+ * posts, a `feed`, a `sitemap` (both over `read-xml`), an `address-list`.
  */
+export { fromAddresses, type Incoming, readIncoming } from './incoming.ts';
 export { pictureSize } from './picture-size.ts';
 export { type ScoreReportJson, scoreReportJson } from './score-report-json.ts';
 export { readSiteFile, writeSiteFile } from './site-file.ts';

@@ -22,7 +22,7 @@ export function readSiteFile(
     };
   }
   const given = json as Partial<Omit<SiteSettings, 'pages' | 'profile'>> & {
-    pages?: (string | { address: string; title?: string })[];
+    pages?: (string | { address: string; title?: string })[] | null;
     profile?: unknown;
   };
   let profile: Profile | null = null;
@@ -40,11 +40,15 @@ export function readSiteFile(
     titlePattern: given.titlePattern ?? null,
     addressPattern: given.addressPattern ?? DEFAULT_ADDRESS_PATTERN,
     profile,
-    pages: (given.pages ?? []).map((page) =>
-      typeof page === 'string'
-        ? { address: page }
-        : { address: page.address, ...(page.title ? { title: page.title } : {}) },
-    ),
+    // A file that does not speak of pages stands for a folder that is the whole site.
+    pages:
+      given.pages === null
+        ? null
+        : (given.pages ?? []).map((page) =>
+            typeof page === 'string'
+              ? { address: page }
+              : { address: page.address, ...(page.title ? { title: page.title } : {}) },
+          ),
   };
   return { site, problem: null };
 }

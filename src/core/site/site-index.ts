@@ -25,10 +25,11 @@ export class SiteIndex {
     readonly site: SiteSettings,
     posts: readonly IndexedPost[],
   ) {
-    for (const page of site.pages) {
+    for (const page of site.pages ?? []) {
       const path = comparablePath(page.address);
       if (path) this.pages.set(path, page.title ?? '');
     }
+    const posted = new Set<string>();
     for (const post of posts) {
       const ref = { id: post.id, title: post.title || post.slug || 'Untitled' };
       const metaTitle = effectiveMetaTitle(
@@ -43,12 +44,21 @@ export class SiteIndex {
       ))
         push(this.targets, key, ref);
       const path = pathOfPost(post, site);
-      if (path) this.pages.set(path, post.title);
+      if (path) {
+        this.pages.set(path, post.title);
+        posted.add(path);
+      }
       // In a folder a link may also follow the files.
       const file = post.filePath
         ? comparablePath(post.filePath.split('/').map(encodeURIComponent).join('/'))
         : null;
       if (file) this.pages.set(file, post.title);
+    }
+    // Pages that are posts here have been looked at as such.
+    for (const { address, title } of site.pages ?? []) {
+      const path = comparablePath(address);
+      if (title && path && !posted.has(path))
+        push(this.metaTitles, title.toLowerCase(), { id: `page ${path}`, title, path });
     }
   }
 
@@ -60,6 +70,7 @@ export class SiteIndex {
       metaTitles: this.metaTitles,
       targets: this.targets,
       pages: this.pages,
+      pagesKnown: this.site.pages !== null,
     };
   }
 }

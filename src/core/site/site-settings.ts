@@ -1,6 +1,13 @@
 import type { Profile } from '../criteria/index.ts';
 import { DEFAULT_ADDRESS_PATTERN } from '../listing/index.ts';
 
+/** An address of the site that is no post here, so that links to it count and can be offered. */
+export interface SitePage {
+  address: string;
+  /** As its own page says it. */
+  title?: string;
+}
+
 /** A site as scoring needs it. */
 export interface SiteSettings {
   name: string;
@@ -13,8 +20,8 @@ export interface SiteSettings {
   addressPattern: string;
   /** Null: the default profile. */
   profile: Profile | null;
-  /** Addresses of the site that are no posts here. */
-  pages: { address: string; title?: string }[];
+  /** Addresses of the site that are no posts here; null: not known yet. */
+  pages: SitePage[] | null;
 }
 
 /** A site of which nothing is known. */
@@ -26,5 +33,5 @@ export const unknownSite = (): SiteSettings => ({
   titlePattern: null,
   addressPattern: DEFAULT_ADDRESS_PATTERN,
   profile: null,
-  pages: [],
+  pages: null,
 });

@@ -19,7 +19,7 @@ export function sceneData(
 }
 
 /** Raised whenever a criterion judges differently, so that kept scores are computed anew. */
-const CORE_VERSION = 1;
+const CORE_VERSION = 2;
 
 /** FNV-1a over a text: enough to tell whether the surroundings of a score changed. */
 function fingerprint(text: string): string {

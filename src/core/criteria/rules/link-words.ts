@@ -42,7 +42,7 @@ export const linkWords: Criterion = {
     return judged(facts)
       .filter((link) => isVague(link, facts.english))
       .flatMap((link): Fix[] => {
-        const title = link.path === null ? undefined : site?.pages?.get(link.path);
+        const title = link.path === null ? undefined : site?.pages.get(link.path);
         if (!title) return [];
         const quote = link.block.text.slice(link.start, link.end);
         return [

@@ -4,10 +4,10 @@ import { type Case, judge, PROSE, share } from '../judge.test-data.ts';
 describe('links-live', () => {
   it.each<[string, Case, number | null]>([
     ['judged alone', { md: `${PROSE} [a](/a)` }, null],
-    ['no link', { md: PROSE, others: [] }, null],
+    ['no link', { md: PROSE, others: [], site: { pages: [] } }, null],
     [
       'a known post and a dead link',
-      { md: `${PROSE} [a](/tides) [b](/gone)`, others: [{ slug: 'tides' }] },
+      { md: `${PROSE} [a](/tides) [b](/gone)`, others: [{ slug: 'tides' }], site: { pages: [] } },
       0.5,
     ],
     [
@@ -16,8 +16,17 @@ describe('links-live', () => {
       1,
     ],
     [
+      'pages not known yet: neither dead nor live',
+      { md: `${PROSE} [a](/tides) [b](/gone)`, others: [{ slug: 'tides' }] },
+      null,
+    ],
+    [
       'a picture over plain http',
-      { md: `${PROSE} [a](/tides)\n\n![a](http://own.example/a.png)`, others: [{ slug: 'tides' }] },
+      {
+        md: `${PROSE} [a](/tides)\n\n![a](http://own.example/a.png)`,
+        others: [{ slug: 'tides' }],
+        site: { pages: [] },
+      },
       0.5,
     ],
   ])('%s', (_, given, expected) => expect(share('links-live', given)).toBe(expected));

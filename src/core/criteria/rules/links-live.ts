@@ -9,11 +9,14 @@ interface Item {
   place: Evidence;
 }
 
-/** Internal links against the known pages; embeds and pictures against plain http. */
-function items(facts: DraftFacts, pages: NonNullable<SiteFacts['pages']>): Item[] {
+/**
+ * Internal links against the known pages; embeds and pictures against plain http. Until the pages of the site are
+ * known, an internal link counts as neither dead nor live.
+ */
+function items(facts: DraftFacts, { pages, pagesKnown }: SiteFacts): Item[] {
   const out: Item[] = [];
   for (const { kind, path, href, block, index, start, end } of facts.links) {
-    if (kind !== 'internal' || path === null) continue;
+    if (!pagesKnown || kind !== 'internal' || path === null) continue;
     const live = path === '/' || path === facts.settings.ownPath || pages.has(path);
     out.push({
       live,
@@ -41,13 +44,10 @@ export const linksLive: Criterion = {
   title: 'Links that lead somewhere',
   place: 'text',
   applies: (facts, { site }) =>
-    isJudgeable(facts) &&
-    facts.links.length > 0 &&
-    site?.pages != null &&
-    items(facts, site.pages).length > 0,
+    isJudgeable(facts) && facts.links.length > 0 && site !== null && items(facts, site).length > 0,
   target: () => 'internal links lead to known pages; nothing over plain http',
   measure(facts, { site }) {
-    const all = items(facts, site!.pages!);
+    const all = items(facts, site!);
     const dead = all.filter((item) => !item.live);
     return measure(
       (all.length - dead.length) / all.length,

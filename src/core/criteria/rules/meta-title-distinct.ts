@@ -8,10 +8,10 @@ export const metaTitleDistinct: Criterion = {
   title: 'Meta title of its own',
   place: 'meta-title',
   applies: (facts, { site }) => site !== null && isJudgeable(facts),
-  target: () => 'no other post of the site has it',
+  target: () => 'no other post or page of the site has it',
   measure({ metaTitle }, { site }) {
     const others = (site!.metaTitles.get(metaTitle.toLowerCase()) ?? []).filter(
-      (post) => post.id !== site!.postId,
+      ({ id, path }) => id !== site!.postId && (path === undefined || path !== site!.ownPath),
     );
     if (metaTitle === '') return measure(0, null, 'Write a title or a meta title.');
     if (others.length === 0) return measure(1, 'distinct', '');

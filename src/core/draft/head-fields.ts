@@ -1,0 +1,105 @@
+import type { Element, Root } from 'hast';
+import { attribute, classNames, findElement, textOf } from './hast-reading.ts';
+import { emptyFields, type PostFields } from './post-fields.ts';
+
+/** Text on one line. */
+export const collapse = (text: string) => text.replace(/\s+/g, ' ').trim();
+
+/** The last segment of an address's path, decoded; empty where there is none. */
+export function lastSegment(address: string): string {
+  const path = address.replace(/^[a-z]+:\/\/[^/]*/i, '').replace(/[?#].*$/, '');
+  const last = path.split('/').filter(Boolean).at(-1) ?? '';
+  try {
+    return decodeURIComponent(last);
+  } catch {
+    return last;
+  }
+}
+
+/** A date as an RFC 3339 instant; empty where it is none. */
+export function instantOf(text: string): string {
+  const trimmed = text.trim();
+  if (!/\d{4}/.test(trimmed)) return '';
+  const time = Date.parse(trimmed);
+  return Number.isNaN(time) ? '' : new Date(time).toISOString().replace('.000Z', 'Z');
+}
+
+const metaContents = (head: Element, ...names: string[]): string[] => {
+  const found: string[] = [];
+  findElement(head, (el) => {
+    if (el.tagName !== 'meta') return false;
+    const name = (attribute(el, 'name') ?? attribute(el, 'property') ?? '').toLowerCase();
+    const content = collapse(attribute(el, 'content') ?? '');
+    if (names.includes(name) && content) found.push(content);
+    return false;
+  });
+  return found;
+};
+
+/** What a page states of itself as structured data (JSON-LD): the first article in it. */
+function articleData(tree: Root): Record<string, unknown> {
+  let article: Record<string, unknown> = {};
+  findElement(tree, (el) => {
+    if (el.tagName !== 'script' || attribute(el, 'type') !== 'application/ld+json') return false;
+    try {
+      const data = JSON.parse(textOf(el)) as Record<string, unknown> | null;
+      const found = [data, data?.['@graph']]
+        .flat()
+        .map((one) => one as Record<string, unknown> | null | undefined)
+        .find((one) => /Article|BlogPosting/.test(String(one?.['@type'])));
+      if (!found) return false;
+      article = found;
+      return true;
+    } catch {
+      // Broken structured data tells nothing.
+      return false;
+    }
+  });
+  return article;
+}
+
+const textIn = (value: unknown): string => {
+  const one = Array.isArray(value) ? value[0] : value;
+  if (typeof one === 'string') return collapse(one);
+  const inner = one as { name?: unknown; url?: unknown } | null;
+  return typeof inner?.name === 'string'
+    ? collapse(inner.name)
+    : typeof inner?.url === 'string'
+      ? inner.url
+      : '';
+};
+
+const listIn = (value: unknown): string[] =>
+  (Array.isArray(value) ? value.map(textIn) : textIn(value).split(',')).map(collapse).filter(Boolean);
+
+/** The fields that a page tells in its head, its structured data and the times it marks. */
+export function headFields(tree: Root): PostFields {
+  const fields = emptyFields();
+  const page = findElement(tree, (el) => el.tagName === 'html');
+  const head = page ? findElement(page, (el) => el.tagName === 'head') : null;
+  if (page) fields.language = attribute(page, 'lang') ?? '';
+  if (!head) return fields;
+  const first = (...names: string[]) => metaContents(head, ...names)[0] ?? '';
+  const title = findElement(head, (el) => el.tagName === 'title');
+  if (title) fields.metaTitle = collapse(textOf(title));
+  fields.metaDescription = first('description');
+  const canonical = findElement(
+    head,
+    (el) => el.tagName === 'link' && classNames(el, 'rel').includes('canonical'),
+  );
+  fields.canonical = canonical ? (attribute(canonical, 'href') ?? '') : '';
+  fields.slug = lastSegment(fields.canonical);
+  const data = articleData(tree);
+  const marked = findElement(tree, (el) => el.tagName === 'time' && attribute(el, 'dateTime') !== undefined);
+  fields.image = first('og:image') || textIn(data['image']);
+  fields.author = first('author', 'article:author') || textIn(data['author']);
+  fields.date =
+    instantOf(first('article:published_time', 'date')) ||
+    instantOf(textIn(data['datePublished'])) ||
+    instantOf(marked ? (attribute(marked, 'dateTime') ?? '') : '');
+  fields.updated = instantOf(first('article:modified_time')) || instantOf(textIn(data['dateModified']));
+  fields.category = first('article:section') || textIn(data['articleSection']);
+  fields.tags = metaContents(head, 'article:tag');
+  if (fields.tags.length === 0) fields.tags = listIn(data['keywords']);
+  return fields;
+}
