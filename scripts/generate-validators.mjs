@@ -14,4 +14,5 @@ function compile(schemaPath) {
 }
 
 export const profileValidator = () => compile('src/core/criteria/profile.schema.json');
+export const backupValidator = () => compile('src/core/formats/backup.schema.json');
 export const siteFileValidator = () => compile('src/core/formats/site-file.schema.json');

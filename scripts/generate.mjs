@@ -2,7 +2,7 @@
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { irregularForms, knownWords } from './generate-language.mjs';
-import { profileValidator, siteFileValidator } from './generate-validators.mjs';
+import { backupValidator, profileValidator, siteFileValidator } from './generate-validators.mjs';
 import { widthTable } from './generate-widths.mjs';
 
 const tables = {
@@ -10,6 +10,7 @@ const tables = {
   'src/core/language/generated/irregular-forms.ts': irregularForms,
   'src/core/listing/generated/arimo-widths.ts': widthTable,
   'src/core/criteria/generated/profile-validator.js': profileValidator,
+  'src/core/formats/generated/backup-validator.js': backupValidator,
   'src/core/formats/generated/site-file-validator.js': siteFileValidator,
 };
 const check = process.argv.includes('--check');

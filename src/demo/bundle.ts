@@ -4,14 +4,17 @@ import type { PictureSize } from '../core/criteria/index.ts';
 import { countingIds, readMarkdown } from '../core/draft/index.ts';
 import { pictureSize, readSiteFile } from '../core/formats/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
-import type { PostRow, ScoreRow, SiteRow } from '../web/data/database.ts';
+import type { SitePage } from '../core/site/index.ts';
+import { type PostRow, pageRow, type ScoreRow, type SiteRow } from '../web/data/database.ts';
 import { sceneOf } from '../web/data/scene.ts';
 import { sceneData, scoreKeys } from '../web/data/scene-data.ts';
 import { scoreRow } from '../web/data/score-row.ts';
+import { siteRow } from '../web/data/sites.ts';
 
 /** The demo scenario as an empty database is filled with it. */
 export interface DemoBundle {
   site: SiteRow;
+  pages: SitePage[];
   posts: { row: PostRow; draft: ReturnType<typeof readMarkdown>['draft'] }[];
   /** Files below `media/`. */
   pictures: { name: string; size: PictureSize }[];
@@ -25,7 +28,11 @@ const SITE_ID = 'site-1';
 export function demoBundle(folder: string): DemoBundle {
   const reading = readSiteFile(readFileSync(join(folder, 'site.json'), 'utf8'));
   if (reading.problem !== null) throw new Error(reading.problem);
-  const site: SiteRow = { ...reading.site, id: SITE_ID, revision: 1 };
+  const site = siteRow(SITE_ID, reading.site);
+  const pages = (reading.site.pages ?? [])
+    .flatMap((page) => pageRow(SITE_ID, page) ?? [])
+    .sort((a, b) => (a.path < b.path ? -1 : 1))
+    .map(({ address, title }) => ({ address, ...(title ? { title } : {}) }));
   const posts = readdirSync(join(folder, 'posts')).map((file) => {
     const name = file.replace(/\.md$/, '');
     const { problem, fields, draft } = readMarkdown(
@@ -53,6 +60,7 @@ export function demoBundle(folder: string): DemoBundle {
     site,
     posts.map(({ row }) => row),
     new Map(pictures.map(({ name, size }) => [`media/${name}`, size])),
+    pages,
   );
   const [scene, keyOf, vocabulary] = [sceneOf(data), scoreKeys(data), new Vocabulary()];
   const scores = posts.map(({ row, draft }) =>
@@ -63,5 +71,5 @@ export function demoBundle(folder: string): DemoBundle {
       vocabulary,
     ),
   );
-  return { site, posts, pictures, scores };
+  return { site, pages, posts, pictures, scores };
 }

@@ -5,7 +5,14 @@ import { CRITERION_IDS, DraftReadings } from '../core/criteria/index.ts';
 import { indexedPost, SiteIndex, scorePost } from '../core/site/index.ts';
 import { demoBundle } from './bundle.ts';
 
-const { site, posts: rows, pictures, scores } = demoBundle(fileURLToPath(new URL('.', import.meta.url)));
+const {
+  site: row,
+  pages,
+  posts: rows,
+  pictures,
+  scores,
+} = demoBundle(fileURLToPath(new URL('.', import.meta.url)));
+const site = { ...row, pages };
 const posts = rows.map(({ row, draft }) => ({ id: row.id, fields: row.fields, draft }));
 const index = new SiteIndex(
   site,

@@ -5,6 +5,7 @@
  * `picture-size` what a picture file tells about itself. `incoming` reads any file that can be brought into a site:
  * posts, a `feed`, a `sitemap` (both over `read-xml`), an `address-list`.
  */
+export { type Backup, readBackupFile, writeBackupFile } from './backup.ts';
 export { fromAddresses, type Incoming, readIncoming } from './incoming.ts';
 export { pictureSize } from './picture-size.ts';
 export { type ScoreReportJson, scoreReportJson } from './score-report-json.ts';

@@ -6,5 +6,5 @@
  */
 export { type IndexedPost, indexedPost } from './indexed-post.ts';
 export { emptyScene, type Scene, scorePost } from './score-post.ts';
-export { SiteIndex } from './site-index.ts';
+export { pathOfPost, SiteIndex } from './site-index.ts';
 export { type SitePage, type SiteSettings, unknownSite } from './site-settings.ts';

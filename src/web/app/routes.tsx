@@ -45,10 +45,24 @@ export const routes: RouteObject[] = [
             lazy: async () => ({ Component: (await import('../screens/post/release/release.tsx')).Release }),
           },
           {
+            path: 'versions',
+            lazy: async () => ({
+              Component: (await import('../screens/post/versions/versions.tsx')).Versions,
+            }),
+          },
+          {
             path: 'reuse',
             lazy: async () => ({ Component: (await import('../screens/post/later-steps.tsx')).Reuse }),
           },
         ],
+      },
+      {
+        path: 'import',
+        lazy: async () => ({ Component: (await import('../screens/import/import.tsx')).Import }),
+      },
+      {
+        path: 'site',
+        lazy: async () => ({ Component: (await import('../screens/site/site.tsx')).Site }),
       },
       {
         path: 'rules',

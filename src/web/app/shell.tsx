@@ -1,18 +1,20 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { NotebookPen, Ruler } from 'lucide-react';
+import { NotebookPen, Ruler, Waypoints } from 'lucide-react';
 import { Tooltip } from 'radix-ui';
 import { NavLink, Outlet, ScrollRestoration } from 'react-router';
 import { Toaster } from 'sonner';
-import { database } from '../data/database.ts';
+import { currentSite } from '../data/sites.ts';
+import { AppNotices } from './app-notices.tsx';
 
 const ITEMS = [
   { to: '/posts', name: 'Posts', icon: NotebookPen },
+  { to: '/site', name: 'Site', icon: Waypoints },
   { to: '/rules', name: 'House rules', icon: Ruler },
 ];
 
 /** The frame of every screen: the rail, and the screen beside it. */
 export function Shell() {
-  const site = useLiveQuery(() => database().sites.toCollection().first());
+  const site = useLiveQuery(currentSite);
   return (
     <Tooltip.Provider delayDuration={350}>
       <div className="flex h-full">
@@ -39,8 +41,11 @@ export function Shell() {
           ))}
           <p className="mt-auto px-0.5 text-center text-[10.5px] leading-tight text-soft">{site?.name}</p>
         </nav>
-        <div className="min-w-0 flex-1">
-          <Outlet />
+        <div className="flex min-w-0 flex-1 flex-col">
+          <AppNotices />
+          <div className="min-h-0 flex-1">
+            <Outlet />
+          </div>
         </div>
       </div>
       <ScrollRestoration />

@@ -1,13 +1,22 @@
-import Dexie, { type Table } from 'dexie';
+import Dexie, { type DexieOptions, type Table, type Transaction } from 'dexie';
 import type { GroupResult } from '../../core/criteria/index.ts';
 import type { Draft, PostFields } from '../../core/draft/index.ts';
+import { comparablePath } from '../../core/listing/index.ts';
 import type { OutlineItem } from '../../core/outline/index.ts';
-import type { SiteSettings } from '../../core/site/index.ts';
+import type { SitePage, SiteSettings } from '../../core/site/index.ts';
 
-export interface SiteRow extends SiteSettings {
+export interface SiteRow extends Omit<SiteSettings, 'pages'> {
   id: string;
   /** Counts changes of the settings. */
   revision: number;
+}
+
+/** A page of the site that is no post here; `path` is its address in comparable form. */
+export interface PageRow {
+  siteId: string;
+  path: string;
+  address: string;
+  title: string;
 }
 
 /** A post without its body. */
@@ -28,6 +37,33 @@ export interface BodyRow {
   siteId: string;
   draft: Draft;
   outline: OutlineItem[];
+}
+
+/** Why a version was kept. */
+export type VersionReason = 'time' | 'named' | 'paste' | 'restore' | 'import' | 'aside';
+
+/** A post as it stood at an instant, with its score once that is computed. */
+export interface VersionRow {
+  id: string;
+  siteId: string;
+  postId: string;
+  /** UTC instant. */
+  at: string;
+  reason: VersionReason;
+  /** As the writer named it; empty where nobody did. */
+  name: string;
+  fields: PostFields;
+  draft: Draft;
+  outline: OutlineItem[];
+  score: VersionScore | null;
+}
+
+/** What a version's record keeps of its report. */
+export interface VersionScore {
+  score: number;
+  words: number;
+  groups: GroupResult[];
+  criteria: { id: string; title: string; points: number; available: number }[];
 }
 
 /** A picture of the site; `name` is its file name below `media/`. */
@@ -57,16 +93,35 @@ export interface ScoreRow {
   first: { advice: string; gain: number } | null;
 }
 
+/** A page row for an address; null where it names no page. */
+export function pageRow(siteId: string, { address, title }: SitePage): PageRow | null {
+  const path = comparablePath(address);
+  return path === null ? null : { siteId, path, address, title: title ?? '' };
+}
+
+/** Version 1 kept the pages of a site among its settings. */
+async function pagesOutOfSettings(transaction: Transaction): Promise<void> {
+  const sites = transaction.table('sites');
+  for (const { pages, ...site } of (await sites.toArray()) as (SiteRow & { pages?: SitePage[] })[]) {
+    const rows = (pages ?? []).flatMap((page) => pageRow(site.id, page) ?? []);
+    await transaction.table('pages').bulkPut(rows);
+    await sites.put(site);
+  }
+}
+
 class Database extends Dexie {
   sites!: Table<SiteRow, string>;
+  pages!: Table<PageRow, [string, string]>;
   posts!: Table<PostRow, string>;
   bodies!: Table<BodyRow, string>;
+  versions!: Table<VersionRow, string>;
   pictures!: Table<PictureRow, [string, string]>;
+  /** Files by their content; the pictures of every site share them. */
   blobs!: Table<BlobRow, string>;
   scores!: Table<ScoreRow, string>;
 
-  constructor(name: string) {
-    super(name);
+  constructor(name: string, options?: DexieOptions) {
+    super(name, options);
     this.version(1).stores({
       sites: 'id',
       posts: 'id, siteId, [siteId+deleted]',
@@ -75,6 +130,13 @@ class Database extends Dexie {
       blobs: 'sha',
       scores: 'postId, siteId',
     });
+    this.version(2)
+      .stores({
+        pages: '[siteId+path], siteId',
+        versions: 'id, siteId, [siteId+postId]',
+        pictures: '[siteId+name], siteId, [siteId+sha]',
+      })
+      .upgrade(pagesOutOfSettings);
   }
 }
 
@@ -92,5 +154,12 @@ export function database(): Database {
 /** Opens the database by name (page and workers call it once each). */
 export function openDatabase(name: string): Database {
   opened ??= new Database(name);
+  return opened;
+}
+
+/** Opens a database that lives in memory, for windows that refuse storage. */
+export async function openInMemory(name: string): Promise<Database> {
+  const { indexedDB, IDBKeyRange } = await import('fake-indexeddb');
+  opened = new Database(name, { indexedDB, IDBKeyRange });
   return opened;
 }

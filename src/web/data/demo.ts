@@ -1,5 +1,5 @@
 import type { DemoBundle } from '../../demo/bundle.ts';
-import { database } from './database.ts';
+import { database, pageRow } from './database.ts';
 import { keepPicture } from './picture-store.ts';
 
 async function fetched(path: string): Promise<Response> {
@@ -12,7 +12,7 @@ async function fetched(path: string): Promise<Response> {
 /** Fills an empty database with the demo scenario; one that holds anything is left alone. */
 export async function fillDemo(): Promise<void> {
   if ((await database().sites.count()) > 0) return;
-  const { site, posts, pictures, scores } = (await (
+  const { site, pages, posts, pictures, scores } = (await (
     await fetched('/demo/scenario.json')
   ).json()) as DemoBundle;
   const files = await Promise.all(
@@ -23,7 +23,7 @@ export async function fillDemo(): Promise<void> {
     })),
   );
   for (const { name, blob, size } of files) await keepPicture(site.id, name, blob, size);
-  const tables = [database().sites, database().posts, database().bodies, database().scores];
+  const tables = [database().sites, database().pages, database().posts, database().bodies, database().scores];
   await database().transaction('rw', tables, async () => {
     if ((await database().sites.count()) > 0) return;
     await database().posts.bulkAdd(posts.map(({ row }) => row));
@@ -31,6 +31,7 @@ export async function fillDemo(): Promise<void> {
       posts.map(({ row, draft }) => ({ postId: row.id, siteId: row.siteId, draft, outline: [] })),
     );
     await database().scores.bulkAdd(scores);
+    await database().pages.bulkAdd(pages.flatMap((page) => pageRow(site.id, page) ?? []));
     await database().sites.add(site);
   });
 }

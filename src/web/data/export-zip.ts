@@ -4,6 +4,7 @@ import { writeSiteFile } from '../../core/formats/index.ts';
 import { slugOf } from '../../core/listing/index.ts';
 import { database } from './database.ts';
 import { MEDIA, pictureBlob } from './picture-store.ts';
+import { pagesOf } from './sites.ts';
 
 /** A file name that is not taken yet. */
 function freeName(base: string, taken: Set<string>): string {
@@ -35,7 +36,7 @@ export async function exportZip(siteId: string, ids: readonly string[]): Promise
   const site = await database().sites.get(siteId);
   if (site) {
     const { id: _id, revision: _revision, ...settings } = site;
-    files['site.json'] = strToU8(writeSiteFile(settings));
+    files['site.json'] = strToU8(writeSiteFile({ ...settings, pages: await pagesOf(siteId) }));
   }
   return new Blob([zipSync(files, { level: 6 }) as Uint8Array<ArrayBuffer>], { type: 'application/zip' });
 }

@@ -1,12 +1,18 @@
 import type { PictureSize } from '../../core/criteria/index.ts';
 import { database } from './database.ts';
+import { sha256 } from './digest.ts';
 
 /** The folder under which drafts name their pictures. */
 export const MEDIA = 'media/';
 
-async function shaOf(bytes: ArrayBuffer): Promise<string> {
-  const digest = await crypto.subtle.digest('SHA-256', bytes);
-  return Array.from(new Uint8Array(digest), (byte) => byte.toString(16).padStart(2, '0')).join('');
+/** A name under which a content can lie: the one it has, or the wished one with a number where another has it. */
+export async function freeName(siteId: string, wished: string, sha: string): Promise<string> {
+  const dot = wished.lastIndexOf('.');
+  for (let number = 1; ; number++) {
+    const name = number === 1 ? wished : `${wished.slice(0, dot)}-${number}${wished.slice(dot)}`;
+    const taken = await database().pictures.get([siteId, name]);
+    if (!taken || taken.sha === sha) return name;
+  }
 }
 
 /** Keeps a file under a clean name and answers the address that drafts use. A name that is taken gets a number. */
@@ -16,18 +22,13 @@ export async function keepPicture(
   blob: Blob,
   size: PictureSize,
 ): Promise<string> {
-  const sha = await shaOf(await blob.arrayBuffer());
-  const dot = fileName.lastIndexOf('.');
+  const sha = await sha256(await blob.arrayBuffer());
   const { pictures, blobs } = database();
   return database().transaction('rw', pictures, blobs, async () => {
-    for (let number = 1; ; number++) {
-      const name = number === 1 ? fileName : `${fileName.slice(0, dot)}-${number}${fileName.slice(dot)}`;
-      const taken = await pictures.get([siteId, name]);
-      if (taken && taken.sha !== sha) continue;
-      await blobs.put({ sha, blob });
-      await pictures.put({ siteId, name, sha, ...size });
-      return MEDIA + name;
-    }
+    const name = await freeName(siteId, fileName, sha);
+    await blobs.put({ sha, blob });
+    await pictures.put({ siteId, name, sha, ...size });
+    return MEDIA + name;
   });
 }
 

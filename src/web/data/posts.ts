@@ -24,10 +24,19 @@ export async function addPost(
   return id;
 }
 
+/** A post as it lies in the database. */
+export interface LoadedPost {
+  row: PostRow;
+  draft: Draft;
+  outline: OutlineItem[];
+}
+
+/** The revision of a post; null where it is not there. */
+export const revisionOf = async (id: string): Promise<number | null> =>
+  (await database().posts.get(id))?.revision ?? null;
+
 /** A post with its body, or null. */
-export async function loadPost(
-  id: string,
-): Promise<{ row: PostRow; draft: Draft; outline: OutlineItem[] } | null> {
+export async function loadPost(id: string): Promise<LoadedPost | null> {
   const [row, body] = await Promise.all([database().posts.get(id), database().bodies.get(id)]);
   return row && row.deleted === ''
     ? { row, draft: body?.draft ?? emptyDraft(), outline: body?.outline ?? [] }
@@ -70,9 +79,11 @@ export async function setDeleted(ids: readonly string[], instant: string): Promi
 
 /** Removes posts that were deleted before an instant: their undo is past. */
 export async function purgeDeleted(before: string): Promise<void> {
-  const { posts, bodies, scores } = database();
-  await database().transaction('rw', posts, bodies, scores, async () => {
+  const { posts, bodies, scores, versions } = database();
+  await database().transaction('rw', posts, bodies, scores, versions, async () => {
     const gone = await posts.filter((row) => row.deleted !== '' && row.deleted < before).primaryKeys();
     await Promise.all([posts.bulkDelete(gone), bodies.bulkDelete(gone), scores.bulkDelete(gone)]);
+    const kept = await versions.filter((row) => gone.includes(row.postId)).primaryKeys();
+    await versions.bulkDelete(kept);
   });
 }

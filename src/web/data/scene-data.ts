@@ -1,5 +1,5 @@
 import type { PictureSize } from '../../core/criteria/index.ts';
-import { type IndexedPost, indexedPost, type SiteSettings } from '../../core/site/index.ts';
+import { type IndexedPost, indexedPost, type SitePage, type SiteSettings } from '../../core/site/index.ts';
 import type { PostRow, SiteRow } from './database.ts';
 
 /** What the posts of a site are scored within, as it crosses to a worker. */
@@ -9,13 +9,18 @@ export interface SceneData {
   pictures: [string, PictureSize][];
 }
 
-/** The scene of a site with its posts and the sizes of its pictures. */
+/** The scene of a site with its posts, the sizes of its pictures and its other pages (null: not known yet). */
 export function sceneData(
   { id: _id, revision: _revision, ...site }: SiteRow,
   rows: readonly Pick<PostRow, 'id' | 'fields'>[],
   pictures: ReadonlyMap<string, PictureSize>,
+  pages: SitePage[] | null,
 ): SceneData {
-  return { site, posts: rows.map((row) => indexedPost(row.id, row)), pictures: [...pictures] };
+  return {
+    site: { ...site, pages },
+    posts: rows.map((row) => indexedPost(row.id, row)),
+    pictures: [...pictures],
+  };
 }
 
 /** Raised whenever a criterion judges differently, so that kept scores are computed anew. */

@@ -1,22 +1,28 @@
 import { DEFAULT_TITLE_PATTERN } from '../../core/listing/index.ts';
-import { unknownSite } from '../../core/site/index.ts';
-import { database, type SiteRow } from './database.ts';
+import { type SitePage, type SiteSettings, unknownSite } from '../../core/site/index.ts';
+import { database, type PageRow, pageRow, type SiteRow } from './database.ts';
 
 /** The site that a fresh database begins with. */
 const FIRST_SITE = 'site-1';
 
+/** A site's row out of its settings; its pages lie in a table of their own. */
+export function siteRow(id: string, { pages: _pages, ...settings }: SiteSettings): SiteRow {
+  return { ...settings, id, revision: 1 };
+}
+
+/** The site in hand, undefined before there is one. */
+export const currentSite = (): Promise<SiteRow | undefined> => database().sites.toCollection().first();
+
 /** The site in hand; made where there is none yet. */
 export async function ensureSite(): Promise<SiteRow> {
-  const found = await database().sites.toCollection().first();
+  const found = await currentSite();
   if (found) return found;
-  const site: SiteRow = {
+  const site = siteRow(FIRST_SITE, {
     ...unknownSite(),
-    id: FIRST_SITE,
-    revision: 1,
     name: 'My blog',
     language: 'en',
     titlePattern: DEFAULT_TITLE_PATTERN,
-  };
+  });
   await database().sites.put(site);
   return site;
 }
@@ -28,3 +34,41 @@ export async function changeSite(id: string, patch: Partial<SiteRow>): Promise<v
     if (row) await database().sites.put({ ...row, ...patch, revision: row.revision + 1 });
   });
 }
+
+/** The pages of a site that are no posts here; null while none is known. */
+export async function pagesOf(siteId: string): Promise<SitePage[] | null> {
+  const rows = await database().pages.where('siteId').equals(siteId).toArray();
+  return rows.length === 0
+    ? null
+    : rows.map(({ address, title }) => ({ address, ...(title ? { title } : {}) }));
+}
+
+/** Adds pages; one that is known gets its title where it has none yet. Answers what to put back to undo it. */
+export async function addPages(
+  siteId: string,
+  given: readonly SitePage[],
+): Promise<{ added: PageRow[]; before: PageRow[] }> {
+  const { pages } = database();
+  const rows = new Map(given.flatMap((page) => pageRow(siteId, page) ?? []).map((row) => [row.path, row]));
+  return database().transaction('rw', pages, async () => {
+    const known = await pages.bulkGet([...rows.keys()].map((path): [string, string] => [siteId, path]));
+    const before = known.flatMap((row) => row ?? []);
+    for (const row of before) {
+      const next = rows.get(row.path);
+      if (row.title || !next?.title) rows.delete(row.path);
+    }
+    const changed = before.filter((row) => rows.has(row.path));
+    await pages.bulkPut([...rows.values()]);
+    const old = new Set(before.map((row) => row.path));
+    return { added: [...rows.values()].filter((row) => !old.has(row.path)), before: changed };
+  });
+}
+
+/** Removes pages. */
+export const removePages = (rows: readonly PageRow[]): Promise<void> =>
+  database().pages.bulkDelete(rows.map(({ siteId, path }): [string, string] => [siteId, path]));
+
+/** Puts pages back as they were. */
+export const restorePages = async (rows: readonly PageRow[]): Promise<void> => {
+  await database().pages.bulkPut([...rows]);
+};

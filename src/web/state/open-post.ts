@@ -24,6 +24,10 @@ export interface OpenPost {
   savedAt: string;
   /** Why saving failed, in words. */
   problem: string;
+  /** Another tab writes this post; this one shows what it writes. */
+  following: boolean;
+  /** Why scoring stopped, in words; empty where it runs. */
+  scoringProblem: string;
   report: ScoreReport | null;
   words: number;
   fixes: Record<string, OfferedFix[]>;
@@ -38,6 +42,8 @@ const initialState: OpenPost = {
   save: 'saved',
   savedAt: '',
   problem: '',
+  following: false,
+  scoringProblem: '',
   report: null,
   words: 0,
   fixes: {},
@@ -88,6 +94,21 @@ const slice = createSlice({
       savedAt: payload.changed,
     }),
     postClosed: () => initialState,
+    /** What another tab wrote, or what was put back from a version. */
+    contentSet: (
+      state,
+      { payload }: PayloadAction<{ fields: PostFields; outline: OutlineItem[]; changed: string }>,
+    ) => {
+      state.fields = payload.fields;
+      state.outline = payload.outline;
+      state.savedAt = payload.changed;
+    },
+    presenceSet: (state, { payload }: PayloadAction<{ following: boolean }>) => {
+      state.following = payload.following;
+    },
+    scoringFailed: (state, { payload }: PayloadAction<string>) => {
+      state.scoringProblem = payload;
+    },
     fieldsSet: (state, { payload }: PayloadAction<Partial<PostFields>>) => {
       Object.assign(state.fields, payload);
     },
@@ -113,10 +134,22 @@ const slice = createSlice({
       state.report = payload.report;
       state.words = payload.words;
       state.fixes = payload.fixes;
+      state.scoringProblem = '';
     },
   },
 });
 
-export const { postOpened, postClosed, fieldsSet, outlineSet, saveStarted, saved, saveFailed, scored } =
-  slice.actions;
+export const {
+  postOpened,
+  postClosed,
+  contentSet,
+  presenceSet,
+  fieldsSet,
+  outlineSet,
+  saveStarted,
+  saved,
+  saveFailed,
+  scored,
+  scoringFailed,
+} = slice.actions;
 export const openPostReducer = slice.reducer;

@@ -1,33 +1,44 @@
 import { liveQuery, type Subscription } from 'dexie';
+import { toast } from 'sonner';
 import { applyEdits, type DraftEdit } from '../../core/criteria/index.ts';
 import type { Draft, PostDocument, PostFields } from '../../core/draft/index.ts';
 import type { OutlineItem } from '../../core/outline/index.ts';
-import { database } from '../data/database.ts';
-import { pictureSizes } from '../data/picture-store.ts';
-import { loadPost, postsOf, StaleWrite, savePost } from '../data/posts.ts';
-import { type SceneData, sceneData } from '../data/scene-data.ts';
+import type { VersionReason, VersionRow } from '../data/database.ts';
+import { type LoadedPost, loadPost, revisionOf, StaleWrite, savePost } from '../data/posts.ts';
+import { readScene } from '../data/read-scene.ts';
+import { storageProblem } from '../data/storage.ts';
+import type { PostContent } from '../data/versions.ts';
 import { ScoringClient } from '../workers/scoring-client.ts';
 import {
+  contentSet,
   fieldsSet,
   outlineSet,
   postClosed,
   postOpened,
+  presenceSet,
   saved,
   saveFailed,
   saveStarted,
   scored,
+  scoringFailed,
 } from './open-post.ts';
+import { PostPresence } from './post-presence.ts';
 import { store } from './store.ts';
+import { VersionKeeper } from './version-keeper.ts';
 
 /** At most so long after a change it is written: a throttle, so that continuous typing is saved too. */
 const SAVE_EVERY = 400;
+/** Milliseconds after which a failed save is tried again. */
+const RETRY_AFTER = 5000;
 
 /** What the editor lends the session while it lives. */
 export interface BodyOwner {
   /** The body as it stands in the editor. */
   read(): Draft;
-  /** Puts another body in, as one step of the editor's history. */
-  replace(draft: Draft): void;
+  /** Puts another body in: as one step of the editor's history, or past it where another tab wrote it. */
+  replace(draft: Draft, pastHistory?: boolean): void;
+  /** Whether the writer may change the body here. */
+  setEditable(editable: boolean): void;
   destroy(): void;
 }
 
@@ -43,9 +54,15 @@ export class PostSession {
   private hasScene = false;
   private knownScene = '';
   /** What is to be saved last: set on closing, when the store may already hold another post. */
-  private last: { document: PostDocument; outline: OutlineItem[] } | null = null;
+  private last: PostContent | null = null;
   private readonly scoring: ScoringClient;
   private readonly surroundings: Subscription;
+  private readonly others: Subscription;
+  private readonly presence: PostPresence;
+  private readonly versions: VersionKeeper;
+  private following = false;
+  private takingIn = false;
+  private writing = false;
 
   private constructor(
     readonly id: string,
@@ -56,9 +73,19 @@ export class PostSession {
     this.revision = loaded.revision;
     this.scoring = new ScoringClient(
       (answer) => store.dispatch(scored(answer)),
-      (reason) => console.error('Scoring failed:', reason),
+      (reason) => store.dispatch(scoringFailed(`Scoring stopped (${reason}). Your text is not touched.`)),
     );
-    this.surroundings = liveQuery(() => surroundingsOf(id, siteId)).subscribe((scene) => {
+    this.versions = new VersionKeeper({ siteId, postId: id });
+    this.others = liveQuery(() => revisionOf(id)).subscribe((revision) => {
+      if (revision !== null && revision > this.revision && !this.dirty && !this.writing) void this.refresh();
+    });
+    this.presence = new PostPresence(id, {
+      lead: () => void this.refresh().then(() => this.setFollowing(false)),
+      follow: () => this.setFollowing(true),
+      yield: () => this.write(),
+    });
+    // The post in hand is its own surroundings only by its saved fields: it is never its own rival.
+    this.surroundings = liveQuery(() => readScene(siteId, id)).subscribe((scene) => {
       // The post's own saves wake this query too: only what differs around it matters.
       const known = JSON.stringify(scene);
       if (!scene || known === this.knownScene) return;
@@ -93,6 +120,61 @@ export class PostSession {
   /** The editor takes the body over for the rest of the session. */
   lend(owner: BodyOwner): void {
     this.owner = owner;
+    owner.setEditable(!this.following);
+  }
+
+  /** Writes the post in this tab from now on; the tab that wrote it saves first and follows. */
+  takeOver(): Promise<void> {
+    return this.presence.takeOver();
+  }
+
+  /** Starts a scoring worker anew after one failed. */
+  restartScoring(): void {
+    store.dispatch(scoringFailed(''));
+    this.scoring.restart();
+    this.score();
+  }
+
+  /** Keeps the post as it stands as a version, with a name where the writer gives one. */
+  keepVersion(reason: VersionReason, name = ''): Promise<VersionRow> {
+    return this.versions.keep(this.content, reason, name);
+  }
+
+  /** Puts content back, as from a version: the body as a step that the editor can undo. Answers how to undo all of it. */
+  putBack({ document, outline }: PostContent): () => void {
+    const before = this.content;
+    this.replaceBody(document.draft);
+    this.setFields(document.fields);
+    this.setOutline(outline);
+    return () => {
+      this.replaceBody(before.document.draft);
+      this.setFields(before.document.fields);
+      this.setOutline(before.outline);
+    };
+  }
+
+  private setFollowing(following: boolean): void {
+    this.following = following;
+    this.owner?.setEditable(!following);
+    if (store.getState().openPost.id === this.id) store.dispatch(presenceSet({ following }));
+  }
+
+  /** Takes in what was written elsewhere. What was changed here and not saved is never thrown away. */
+  private async refresh(): Promise<void> {
+    const stored = await loadPost(this.id);
+    if (!stored || stored.row.revision <= this.revision || this.dirty || this.last) return;
+    this.takeIn(stored);
+  }
+
+  private takeIn({ row, draft, outline }: LoadedPost): void {
+    this.revision = row.revision;
+    if (store.getState().openPost.id !== this.id) return;
+    store.dispatch(contentSet({ fields: row.fields, outline, changed: row.changed }));
+    this.draft = draft;
+    this.takingIn = true;
+    this.owner?.replace(draft, true);
+    this.takingIn = false;
+    this.score();
   }
 
   /** To be called on every change of the body. */
@@ -132,7 +214,13 @@ export class PostSession {
     };
   }
 
+  /** Resolves when everything written so far is kept (or could not be). */
+  saved(): Promise<void> {
+    return this.write();
+  }
+
   private changed(): void {
+    if (this.takingIn) return;
     this.dirty = true;
     if (store.getState().openPost.save !== 'failed') store.dispatch(saveStarted());
     this.saveTimer ??= setTimeout(() => {
@@ -160,7 +248,7 @@ export class PostSession {
     return this.saving;
   }
 
-  private get content(): { document: PostDocument; outline: OutlineItem[] } {
+  private get content(): PostContent {
     return { document: this.document, outline: store.getState().openPost.outline };
   }
 
@@ -173,22 +261,45 @@ export class PostSession {
     if (!this.dirty) return;
     this.dirty = false;
     const now = new Date().toISOString();
+    const content = this.last ?? this.content;
+    this.writing = true;
     try {
-      this.revision = await savePost({
-        id: this.id,
-        revision: this.revision,
-        now,
-        ...(this.last ?? this.content),
-      });
+      this.revision = await savePost({ id: this.id, revision: this.revision, now, ...content });
       if (!this.dirty) this.tell(saved(now));
+      await this.versions.afterSave(content);
     } catch (error) {
-      this.dirty = true;
-      const reason =
-        error instanceof StaleWrite
-          ? 'This post was changed in another tab. Export your text here, then reload to go on with the other version.'
-          : `Saving failed (${error instanceof Error ? error.message : 'unknown reason'}). Your text is kept in this page; export it on Release.`;
-      this.tell(saveFailed(reason));
+      if (error instanceof StaleWrite) await this.setAside(content);
+      else {
+        this.dirty = true;
+        this.tell(saveFailed(storageProblem(error)));
+        // Room may be made elsewhere: try again without waiting for the next key.
+        if (!this.last) this.saveTimer ??= setTimeout(this.retry, RETRY_AFTER);
+      }
+    } finally {
+      this.writing = false;
     }
+  }
+
+  private readonly retry = (): void => {
+    this.saveTimer = null;
+    void this.write();
+  };
+
+  /** Another write came first: what was written here becomes a version, and the post goes on as it is stored. */
+  private async setAside(content: PostContent): Promise<void> {
+    const stored = await loadPost(this.id);
+    if (!stored) {
+      this.dirty = true;
+      this.tell(saveFailed('This post was deleted in another tab. Save your text here as a file.'));
+      return;
+    }
+    await this.versions.keep(content, 'aside');
+    if (this.last) return;
+    this.takeIn(stored);
+    this.tell(saved(stored.row.changed));
+    toast('This post was changed elsewhere. What you had written here is kept under Versions.', {
+      duration: 15_000,
+    });
   }
 
   /** Saves what is left and lets go of everything. */
@@ -198,6 +309,7 @@ export class PostSession {
     if (this.saveTimer) clearTimeout(this.saveTimer);
     cancelAnimationFrame(this.scoreFrame);
     this.surroundings.unsubscribe();
+    this.others.unsubscribe();
     this.scoring.close();
     // Everything must be read before the editor goes and the store takes another post.
     this.last = this.content;
@@ -206,18 +318,7 @@ export class PostSession {
     const last = this.write();
     owner?.destroy();
     await last;
+    this.presence.close();
     if (store.getState().openPost.id === this.id) store.dispatch(postClosed());
   }
-}
-
-async function surroundingsOf(id: string, siteId: string): Promise<SceneData | null> {
-  const site = await database().sites.get(siteId);
-  if (!site) return null;
-  // The post in hand is its own surroundings only by its saved fields: it is never its own rival.
-  const rows = await postsOf(siteId);
-  return sceneData(
-    site,
-    rows.filter((row) => row.id !== id),
-    await pictureSizes(siteId),
-  );
 }

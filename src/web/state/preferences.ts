@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { remember, remembered } from './remembered.ts';
 
 export type Theme = 'system' | 'light' | 'dark';
 /** How the margin orders its notes. */
@@ -7,15 +8,24 @@ export type NoteOrder = 'place' | 'points';
 interface Preferences {
   theme: Theme;
   noteOrder: NoteOrder;
+  /** UTC instant of the last backup; empty before the first. */
+  lastBackup: string;
+  /** UTC instant from which a week is counted to the next reminder of a backup. */
+  remindFrom: string;
 }
 
 const KEY = 'dune-sparrow-preferences';
 
 /** What was kept from last time; storage may be refused, then the defaults hold. */
 function kept(): Preferences {
-  const defaults: Preferences = { theme: 'system', noteOrder: 'place' };
+  const defaults: Preferences = {
+    theme: 'system',
+    noteOrder: 'place',
+    lastBackup: '',
+    remindFrom: new Date().toISOString(),
+  };
   try {
-    return { ...defaults, ...JSON.parse(localStorage.getItem(KEY) ?? '{}') };
+    return { ...defaults, ...JSON.parse(remembered(KEY) ?? '{}') };
   } catch {
     return defaults;
   }
@@ -31,17 +41,17 @@ const slice = createSlice({
     noteOrderChosen: (state, { payload }: PayloadAction<NoteOrder>) => {
       state.noteOrder = payload;
     },
+    backupSaved: (state, { payload }: PayloadAction<string>) => {
+      state.lastBackup = payload;
+    },
+    backupPutOff: (state, { payload }: PayloadAction<string>) => {
+      state.remindFrom = payload;
+    },
   },
 });
 
 /** Keeps preferences for next time. */
-export function keepPreferences(preferences: Preferences): void {
-  try {
-    localStorage.setItem(KEY, JSON.stringify(preferences));
-  } catch {
-    // A private window refuses storage: the choice holds until it is closed.
-  }
-}
+export const keepPreferences = (preferences: Preferences): void => remember(KEY, JSON.stringify(preferences));
 
-export const { themeChosen, noteOrderChosen } = slice.actions;
+export const { themeChosen, noteOrderChosen, backupSaved, backupPutOff } = slice.actions;
 export const preferencesReducer = slice.reducer;

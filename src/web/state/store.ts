@@ -1,10 +1,11 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
+import { importRunReducer } from './import-run.ts';
 import { openPostReducer } from './open-post.ts';
 import { keepPreferences, preferencesReducer } from './preferences.ts';
 
 export const store = configureStore({
-  reducer: { openPost: openPostReducer, preferences: preferencesReducer },
+  reducer: { openPost: openPostReducer, importRun: importRunReducer, preferences: preferencesReducer },
   // Reports are large and made by one worker: walking them on every action would cost more than it finds.
   middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
 });
@@ -14,6 +15,8 @@ export const useAppSelector = useSelector.withTypes<RootState>();
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();
 
 let preferences = store.getState().preferences;
+// From the first visit on, so that a week can be counted from it.
+keepPreferences(preferences);
 store.subscribe(() => {
   const next = store.getState().preferences;
   if (next === preferences) return;

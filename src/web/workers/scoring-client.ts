@@ -1,4 +1,4 @@
-import { wrap } from 'comlink';
+import { type Remote, wrap } from 'comlink';
 import type { Block, PostDocument } from '../../core/draft/index.ts';
 import type { SceneData } from '../data/scene-data.ts';
 import type { ScoreAnswer, ScoringApi } from './scoring-worker.ts';
@@ -8,8 +8,9 @@ import type { ScoreAnswer, ScoringApi } from './scoring-worker.ts';
  * others is remembered. Blocks that the worker already has are not sent again.
  */
 export class ScoringClient {
-  private readonly worker = new Worker(new URL('./scoring-worker.ts', import.meta.url), { type: 'module' });
-  private readonly api = wrap<ScoringApi>(this.worker);
+  private worker!: Worker;
+  private api!: Remote<ScoringApi>;
+  private scene: SceneData | null = null;
   private sent = new Map<string, Block>();
   private sentFor = '';
   private busy = false;
@@ -19,10 +20,23 @@ export class ScoringClient {
     private readonly onAnswer: (answer: ScoreAnswer) => void,
     private readonly onFailure: (reason: string) => void,
   ) {
-    this.worker.onerror = (event) => onFailure(event.message);
+    this.restart();
+  }
+
+  /** Starts a worker, in place of one that failed. */
+  restart(): void {
+    this.worker?.terminate();
+    this.worker = new Worker(new URL('./scoring-worker.ts', import.meta.url), { type: 'module' });
+    this.worker.onerror = (event) => this.onFailure(event.message || 'its worker could not be started');
+    this.api = wrap<ScoringApi>(this.worker);
+    this.sent = new Map();
+    this.busy = false;
+    this.waiting = null;
+    if (this.scene) void this.api.setScene(this.scene);
   }
 
   setScene(scene: SceneData): void {
+    this.scene = scene;
     void this.api.setScene(scene);
   }
 

@@ -1,13 +1,15 @@
 import { useLiveQuery } from 'dexie-react-hooks';
+import { History } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { Link, Outlet, useLocation, useParams } from 'react-router';
-import { database } from '../../data/database.ts';
+import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
+import { currentSite } from '../../data/sites.ts';
 import { PostSession } from '../../state/post-session.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { timeInWords } from '../../ui/day.ts';
 import { GROUP_NAMES, Ridge } from '../../ui/ridge.tsx';
 import { STATUS_NAMES } from '../../ui/status-names.ts';
 import type { PostContext } from './post-context.ts';
+import { PostNotices } from './post-notices.tsx';
 import { Trail } from './trail.tsx';
 import { STEPS, type Step, trailStates } from './trail-state.ts';
 
@@ -15,7 +17,7 @@ import { STEPS, type Step, trailStates } from './trail-state.ts';
 export function PostFrame() {
   const { postId = '' } = useParams();
   const [session, setSession] = useState<PostSession | 'missing' | null>(null);
-  const site = useLiveQuery(() => database().sites.toCollection().first());
+  const site = useLiveQuery(currentSite);
 
   useEffect(() => {
     let current: PostSession | null = null;
@@ -50,8 +52,9 @@ export function PostFrame() {
 
 function Frame({ session, site }: PostContext) {
   const { pathname } = useLocation();
-  const present = (STEPS.find((step) => pathname.endsWith(`/${step}`)) ?? 'write') as Step;
-  const { fields, outline, words, report } = useAppSelector((state) => state.openPost);
+  // Versions are beside the trail, no step of it.
+  const present: Step | null = STEPS.find((step) => pathname.endsWith(`/${step}`)) ?? null;
+  const { fields, outline, words, report, following } = useAppSelector((state) => state.openPost);
   const context: PostContext = { session, site };
   const title = fields.title || 'Untitled';
   useEffect(() => {
@@ -69,6 +72,13 @@ function Frame({ session, site }: PostContext) {
               {title}
             </h1>
             <SaveState />
+            <NavLink
+              to={`/posts/${session.id}/versions`}
+              className="ml-auto inline-flex shrink-0 items-center gap-1.5 rounded-md px-1.5 text-[13px] text-soft hover:text-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+            >
+              <History size={14} aria-hidden />
+              Versions
+            </NavLink>
           </div>
           <Trail
             postId={session.id}
@@ -78,10 +88,11 @@ function Frame({ session, site }: PostContext) {
         </div>
         <ScoreCorner />
       </header>
-      <SaveProblem />
-      <div className="min-h-0 flex-1">
+      <PostNotices session={session} />
+      {/* While another tab writes, everything here can be read and nothing changed. */}
+      <fieldset disabled={following} className="min-h-0 min-w-0 flex-1">
         <Outlet context={context} />
-      </div>
+      </fieldset>
     </div>
   );
 }
@@ -103,16 +114,6 @@ function SaveState() {
       <span role="status" className="sr-only">
         {save === 'failed' ? 'Not saved' : ''}
       </span>
-    </p>
-  );
-}
-
-function SaveProblem() {
-  const { save, problem } = useAppSelector((state) => state.openPost);
-  if (save !== 'failed') return null;
-  return (
-    <p role="alert" className="border-b border-rust bg-sheet px-6 py-2 text-rust">
-      {problem}
     </p>
   );
 }

@@ -25,10 +25,10 @@ export function Trail({
   states,
 }: {
   postId: string;
-  present: Step;
+  present: Step | null;
   states: Record<Step, StepState>;
 }) {
-  const at = STEPS.indexOf(present);
+  const at = present === null ? -1 : STEPS.indexOf(present);
   return (
     <nav aria-label="Trail" className="relative h-[52px] w-full max-w-[770px] min-w-[420px]">
       <svg

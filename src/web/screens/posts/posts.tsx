@@ -1,16 +1,18 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { Download, Plus, Search, Trash2 } from 'lucide-react';
+import { Download, FileUp, Plus, Search, Trash2 } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { STATUSES } from '../../../core/draft/index.ts';
 import { database } from '../../data/database.ts';
 import { addPost, postsOf, setDeleted } from '../../data/posts.ts';
+import { currentSite } from '../../data/sites.ts';
 import { staleScores } from '../../data/stale-scores.ts';
 import { Button } from '../../ui/button.tsx';
 import { dayInWords } from '../../ui/day.ts';
 import { download } from '../../ui/download.ts';
+import { droppedFiles } from '../../ui/dropped-files.ts';
 import { ToWin } from '../../ui/earned.tsx';
 import { Ridge } from '../../ui/ridge.tsx';
 import { STATUS_NAMES } from '../../ui/status-names.ts';
@@ -32,7 +34,7 @@ const SCORES_AFTER = 250;
 
 /** The list of posts. */
 export function Posts() {
-  const site = useLiveQuery(() => database().sites.toCollection().first());
+  const site = useLiveQuery(currentSite);
   const lines = useLiveQuery(async () => {
     if (!site) return undefined;
     const [rows, scores] = await Promise.all([
@@ -56,7 +58,7 @@ export function Posts() {
     if (!site || revisions === undefined) return;
     // The list stands first; the worker that brings its scores up to date comes after it.
     const timer = setTimeout(async () => {
-      if ((await staleScores(site.id))?.stale.length) await jobsWorker().refreshScores(site.id);
+      if ((await staleScores(site.id))?.stale.length) await (await jobsWorker()).refreshScores(site.id);
     }, SCORES_AFTER);
     return () => clearTimeout(timer);
   }, [site, revisions]);
@@ -83,7 +85,7 @@ export function Posts() {
   };
   const exportPosts = async (ids: readonly string[]) => {
     if (!site) return;
-    const task = jobsWorker().exportZip(site.id, [...ids]);
+    const task = jobsWorker().then((jobs) => jobs.exportZip(site.id, [...ids]));
     toast.promise(task, {
       loading: 'Packing the posts...',
       success: `${ids.length} ${ids.length === 1 ? 'post' : 'posts'} packed`,
@@ -93,7 +95,19 @@ export function Posts() {
   };
 
   return (
-    <main className="flex h-full flex-col">
+    <main
+      className="flex h-full flex-col"
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        void droppedFiles(event.dataTransfer).then((files) => {
+          if (!site || files.length === 0) return;
+          // Reading files is no part of the first page.
+          void import('../../state/importer.ts').then(({ importFiles }) => importFiles(site, files, 'leave'));
+          navigate('/import');
+        });
+      }}
+    >
       <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-5 pb-3">
         <h1 className="font-serif text-[26px] font-semibold">Posts</h1>
         <p className="text-soft">
@@ -145,6 +159,10 @@ export function Posts() {
               Delete {chosen.length}
             </Button>
           )}
+          <Button onClick={() => navigate('/import')}>
+            <FileUp size={15} aria-hidden />
+            Import
+          </Button>
           <Button look="main" onClick={() => void create()}>
             <Plus size={16} aria-hidden />
             New post
@@ -158,7 +176,7 @@ export function Posts() {
           ))}
         </div>
       ) : lines.length === 0 ? (
-        <Empty onNew={() => void create()} />
+        <Empty onNew={() => void create()} onImport={() => navigate('/import')} />
       ) : (
         <Table
           shown={shown}
@@ -173,17 +191,20 @@ export function Posts() {
   );
 }
 
-function Empty({ onNew }: { onNew: () => void }) {
+function Empty({ onNew, onImport }: { onNew: () => void; onImport: () => void }) {
   return (
     <div className="mx-auto mt-16 max-w-md text-center">
       <h2 className="mb-2 font-serif text-xl font-semibold">No posts yet</h2>
       <p className="mb-4 text-soft">
-        This is where your posts stand, with what each would gain next. Begin one with its keyword, or paste a
-        text you already have into a new one.
+        This is where your posts stand, with what each would gain next. Begin one with its keyword, or bring
+        in what you have: drop files here, or import a folder, a feed or a zip.
       </p>
-      <Button look="main" onClick={onNew}>
-        Begin a post
-      </Button>
+      <div className="flex justify-center gap-3">
+        <Button look="main" onClick={onNew}>
+          Begin a post
+        </Button>
+        <Button onClick={onImport}>Import</Button>
+      </div>
     </div>
   );
 }

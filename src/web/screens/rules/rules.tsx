@@ -2,17 +2,33 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { type ReactNode, useState } from 'react';
 import { toast } from 'sonner';
 import { isDemo } from '../../app/is-demo.ts';
-import { database, type SiteRow } from '../../data/database.ts';
+import type { SiteRow } from '../../data/database.ts';
 import { resetDemo } from '../../data/demo.ts';
-import { changeSite } from '../../data/sites.ts';
+import { changeSite, currentSite } from '../../data/sites.ts';
+import { snapshot } from '../../data/snapshot.ts';
 import { type Theme, themeChosen } from '../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/field.tsx';
+import { BackupSection } from './backup-section.tsx';
+
+/** Brings the demo back, with a way back from that too. */
+async function reset(): Promise<void> {
+  const putBack = await snapshot();
+  const task = resetDemo();
+  toast.promise(task, {
+    loading: 'Resetting...',
+    success: 'The demo is as it was.',
+    error: 'The demo could not be reset. Reload the page and try again.',
+    duration: 12_000,
+    action: { label: 'Undo', onClick: () => void putBack() },
+  });
+  await task;
+}
 
 /** House rules: what holds for every post of the site. */
 export function Rules() {
-  const site = useLiveQuery(() => database().sites.toCollection().first());
+  const site = useLiveQuery(currentSite);
   const theme = useAppSelector((state) => state.preferences.theme);
   const dispatch = useAppDispatch();
   if (!site) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
@@ -62,6 +78,7 @@ export function Rules() {
             ]}
           />
         </section>
+        <BackupSection />
         {isDemo() && (
           <section aria-label="Demo" className="border-t pt-5">
             <h2 className="mb-1 font-semibold">Demo data</h2>
@@ -69,17 +86,7 @@ export function Rules() {
               Everything in this demo goes back to how it was first: your posts here, their pictures and these
               rules.
             </p>
-            <Button
-              onClick={() =>
-                toast.promise(resetDemo(), {
-                  loading: 'Resetting...',
-                  success: 'The demo is as it was.',
-                  error: 'The demo could not be reset. Reload the page and try again.',
-                })
-              }
-            >
-              Reset the demo
-            </Button>
+            <Button onClick={() => void reset()}>Reset the demo</Button>
           </section>
         )}
       </div>

@@ -1,4 +1,5 @@
-import { FileCode, FileJson, FileText } from 'lucide-react';
+import { FileCode, FileJson, FileText, FileType2 } from 'lucide-react';
+import { toast } from 'sonner';
 import {
   byPointsToWin,
   type CriterionResult,
@@ -9,10 +10,8 @@ import { STATUSES, type Status, writeHtmlPage, writeMarkdown } from '../../../..
 import { scoreReportJson } from '../../../../core/formats/index.ts';
 import { effectiveMetaTitle, slugOf } from '../../../../core/listing/index.ts';
 import { indexedPost, scorePost } from '../../../../core/site/index.ts';
-import { pictureSizes } from '../../../data/picture-store.ts';
-import { postsOf } from '../../../data/posts.ts';
+import { readScene } from '../../../data/read-scene.ts';
 import { sceneOf } from '../../../data/scene.ts';
-import { sceneData } from '../../../data/scene-data.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { download } from '../../../ui/download.ts';
@@ -20,6 +19,7 @@ import { Earned, ToWin } from '../../../ui/earned.tsx';
 import { ChoiceField } from '../../../ui/field.tsx';
 import { GROUP_NAMES, Ridge } from '../../../ui/ridge.tsx';
 import { STATUS_NAMES } from '../../../ui/status-names.ts';
+import { jobsWorker } from '../../../workers/jobs-client.ts';
 import { usePost } from '../post-context.ts';
 
 /** Release: the whole account of the score, and the ways out. */
@@ -28,7 +28,9 @@ export function Release() {
   const { fields, report } = useAppSelector((state) => state.openPost);
   const name = slugOf(fields.slug || fields.title) || 'untitled';
   const exportReport = async () => {
-    const scene = sceneOf(sceneData(site, await postsOf(site.id), await pictureSizes(site.id)));
+    const data = await readScene(site.id);
+    if (!data) return;
+    const scene = sceneOf(data);
     const { document } = session;
     const { facts, report: fresh } = scorePost(
       document,
@@ -41,6 +43,15 @@ export function Release() {
       JSON.stringify(scoreReportJson(`${name}.md`, 'markdown', facts, fresh), null, 2),
       'application/json',
     );
+  };
+  const exportDocx = async () => {
+    await session.saved();
+    const { file, left } = await (await jobsWorker()).exportDocx(site.id, session.id);
+    download(`${name}.docx`, file);
+    if (left.length)
+      toast(
+        `${left.length} ${left.length === 1 ? 'picture is' : 'pictures are'} named in the text instead of shown: a word processor reads PNG, JPEG and GIF.`,
+      );
   };
   const exportHtml = () => {
     const metaTitle = effectiveMetaTitle(fields.metaTitle, fields.title, site.titlePattern, site.name);
@@ -88,6 +99,10 @@ export function Release() {
             <Button onClick={() => download(`${name}.md`, writeMarkdown(session.document), 'text/markdown')}>
               <FileText size={15} aria-hidden />
               Markdown
+            </Button>
+            <Button onClick={() => void exportDocx()}>
+              <FileType2 size={15} aria-hidden />
+              .docx
             </Button>
             <Button onClick={exportHtml}>
               <FileCode size={15} aria-hidden />

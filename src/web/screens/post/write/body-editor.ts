@@ -85,7 +85,7 @@ export class BodyEditor implements BodyOwner {
   }
 
   /** Puts a draft in by replacing only the stretch that differs. */
-  replace(draft: Draft): void {
+  replace(draft: Draft, pastHistory = false): void {
     const { state, view } = this.editor;
     const next = state.schema.nodeFromJSON(writeEditor(draft, nextId));
     const start = state.doc.content.findDiffStart(next.content);
@@ -94,7 +94,13 @@ export class BodyEditor implements BodyOwner {
     // Where the same characters could belong to either side, both ends overlap: give way at the end.
     const overlap = start - Math.min(end.a, end.b);
     const [oldEnd, newEnd] = overlap > 0 ? [end.a + overlap, end.b + overlap] : [end.a, end.b];
-    view.dispatch(closeHistory(state.tr.replace(start, oldEnd, next.slice(start, newEnd))));
+    const { tr } = state;
+    tr.replace(start, oldEnd, next.slice(start, newEnd));
+    view.dispatch(pastHistory ? tr.setMeta('addToHistory', false) : closeHistory(tr));
+  }
+
+  setEditable(editable: boolean): void {
+    this.editor.setEditable(editable, false);
   }
 
   destroy(): void {

@@ -7,6 +7,7 @@ import { safeHref } from '../../../../core/draft/index.ts';
 import { postPath } from '../../../../core/listing/index.ts';
 import { database } from '../../../data/database.ts';
 import { postsOf } from '../../../data/posts.ts';
+import { pagesOf } from '../../../data/sites.ts';
 import type { PostSession } from '../../../state/post-session.ts';
 import { Button } from '../../../ui/button.tsx';
 
@@ -33,7 +34,10 @@ export function LinkPicker({
     });
     return [
       ...posts,
-      ...site.pages.map((page) => ({ address: page.address, title: page.title ?? page.address })),
+      ...((await pagesOf(site.id)) ?? []).map((page) => ({
+        address: page.address,
+        title: page.title ?? page.address,
+      })),
     ];
   }, [session]);
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);

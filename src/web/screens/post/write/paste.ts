@@ -16,6 +16,9 @@ import { addPicture } from '../../../data/pictures.ts';
 import type { PostSession } from '../../../state/post-session.ts';
 import { store } from '../../../state/store.ts';
 
+/** Characters from which what a paste replaces is kept as a version. */
+const MUCH = 200;
+
 const nextId = () => crypto.randomUUID();
 
 /** How the editor takes what is pasted or dropped. */
@@ -82,6 +85,9 @@ function pasteDraft(
     else if (inline) tr.replaceSelection(slice);
     else tr.replaceRange(from, to, slice);
   }
+  // Pasting over much of the text is a risky step: how it stood is kept.
+  const replaced = view.state.selection;
+  if (replaced.to - replaced.from >= MUCH) void session.keepVersion('paste');
   // A step of its own: one undo takes it back and nothing that was typed before.
   view.dispatch(closeHistory(tr.scrollIntoView().setMeta('paste', true)));
   if (title !== null) session.setFields({ title });

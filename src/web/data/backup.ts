@@ -1,0 +1,149 @@
+import { type Backup, readBackupFile, writeBackupFile } from '../../core/formats/index.ts';
+import {
+  type BodyRow,
+  database,
+  type PageRow,
+  type PictureRow,
+  type PostRow,
+  type SiteRow,
+  type VersionRow,
+} from './database.ts';
+import { sha256 } from './digest.ts';
+import { pictureType } from './import-files.ts';
+import { freeName, MEDIA } from './picture-store.ts';
+
+/** The tables of a backup; scores are computed anew. */
+interface Tables {
+  sites: SiteRow[];
+  pages: PageRow[];
+  posts: PostRow[];
+  bodies: BodyRow[];
+  versions: VersionRow[];
+  pictures: PictureRow[];
+}
+
+const TABLES = ['sites', 'pages', 'posts', 'bodies', 'versions', 'pictures'] as const;
+
+/** Everything in one file: sites, pages, posts, versions, pictures. */
+export async function writeBackup(now: string): Promise<Blob> {
+  const db = database();
+  const data = await db.transaction('r', db.tables, async () => {
+    const rows = await Promise.all(TABLES.map((name) => db.table(name).toArray()));
+    return Object.fromEntries(TABLES.map((name, at) => [name, rows[at]])) as unknown as Tables;
+  });
+  const files = new Map<string, Uint8Array>();
+  for (const { sha } of data.pictures) {
+    const row = await db.blobs.get(sha);
+    if (row) files.set(sha, new Uint8Array(await row.blob.arrayBuffer()));
+  }
+  data.pictures = data.pictures.filter(({ sha }) => files.has(sha));
+  const bytes = await writeBackupFile({ made: now, data, files }, sha256);
+  return new Blob([bytes], { type: 'application/zip' });
+}
+
+/** What a restore did. */
+export interface Restored {
+  made: string;
+  posts: number;
+  pictures: number;
+  /** Posts that are newer here and stayed; the backup's text of them is kept as a version. */
+  kept: number;
+}
+
+/**
+ * Puts a backup in, all or nothing: instead of what is here, or merged with it (of a post on both sides the newer
+ * stays, the other is kept as a version). Throws `UnreadableFile`, or what the storage says; then nothing has changed.
+ */
+export async function restoreBackup(
+  bytes: Uint8Array,
+  mode: 'merge' | 'replace',
+  now: string,
+): Promise<Restored> {
+  const backup = await readBackupFile<Tables>(bytes, sha256);
+  const db = database();
+  const types = new Map(backup.data.pictures.map(({ sha, name }) => [sha, pictureType(name) ?? '']));
+  const blobs = [...backup.files].map(([sha, file]) => ({
+    sha,
+    blob: new Blob([file as BlobPart], { type: types.get(sha) ?? '' }),
+  }));
+  return db.transaction('rw', db.tables, async () => {
+    if (mode === 'replace') await Promise.all(db.tables.map((table) => table.clear()));
+    await db.blobs.bulkPut(blobs);
+    const { kept, data } = await merged(backup, now);
+    for (const name of TABLES) await db.table(name).bulkPut(data[name]);
+    const { posts, pictures } = backup.data;
+    return { made: backup.made, posts: posts.length, pictures: pictures.length, kept };
+  });
+}
+
+/** What of a backup goes in beside what is here. In an empty database that is all of it. */
+async function merged({ data }: Backup<Tables>, now: string): Promise<{ kept: number; data: Tables }> {
+  const db = database();
+  const [sites, posts] = await Promise.all([db.sites.toArray(), db.posts.toArray()]);
+  const here = new Map(posts.map((row) => [row.id, row]));
+  const pictures: PictureRow[] = [];
+  const moved = new Map<string, string>();
+  for (const picture of data.pictures) {
+    const name = await freeName(picture.siteId, picture.name, picture.sha);
+    if (name !== picture.name) moved.set(`${picture.siteId} ${MEDIA}${picture.name}`, MEDIA + name);
+    pictures.push({ ...picture, name });
+  }
+  const rename = <Row extends { siteId: string; draft: BodyRow['draft'] }>(row: Row): Row => ({
+    ...row,
+    draft: {
+      ...row.draft,
+      blocks: row.draft.blocks.map((block) => {
+        const src = block.image && moved.get(`${row.siteId} ${block.image.src}`);
+        return src && block.image ? { ...block, image: { ...block.image, src } } : block;
+      }),
+    },
+  });
+  const renameFields = <Row extends { siteId: string; fields: PostRow['fields'] }>(row: Row): Row => {
+    const image = moved.get(`${row.siteId} ${row.fields.image}`);
+    return image ? { ...row, fields: { ...row.fields, image } } : row;
+  };
+  const bodies = new Map(data.bodies.map((row) => [row.postId, rename(row)]));
+  const versions = data.versions.map((row) => renameFields(rename(row)));
+  const aside = (row: PostRow, body: BodyRow | undefined): VersionRow[] =>
+    body
+      ? [
+          {
+            id: crypto.randomUUID(),
+            siteId: row.siteId,
+            postId: row.id,
+            at: now,
+            reason: 'restore',
+            name: '',
+            fields: row.fields,
+            draft: body.draft,
+            outline: body.outline,
+            score: null,
+          },
+        ]
+      : [];
+  let kept = 0;
+  const incoming: PostRow[] = [];
+  for (const row of data.posts.map(renameFields)) {
+    const own = here.get(row.id);
+    if (own && own.changed > row.changed) {
+      kept += 1;
+      versions.push(...aside(row, bodies.get(row.id)));
+      bodies.delete(row.id);
+    } else {
+      if (own && own.changed !== row.changed) versions.push(...aside(own, await db.bodies.get(row.id)));
+      incoming.push({ ...row, revision: Math.max(row.revision, (own?.revision ?? 0) + 1) });
+    }
+  }
+  const known = new Set(sites.map((site) => site.id));
+  return {
+    kept,
+    data: {
+      sites: data.sites.filter((site) => !known.has(site.id)),
+      pages: data.pages,
+      posts: incoming,
+      bodies: [...bodies.values()],
+      versions,
+      pictures,
+    },
+  };
+}

@@ -1,0 +1,29 @@
+import type { Draft, PostFields } from '../../core/draft/index.ts';
+import { database } from './database.ts';
+import { MEDIA } from './picture-store.ts';
+
+/**
+ * Takes out picture files that nothing names any more: no post (deleted ones count until their undo is past) and no
+ * version. To be called when a visit begins, when no editor holds an undo step. Answers how many names went.
+ */
+export async function collectPictures(): Promise<number> {
+  const { posts, bodies, versions, pictures, blobs } = database();
+  return database().transaction('rw', [posts, bodies, versions, pictures, blobs], async () => {
+    const named = new Set<string>();
+    const note = (siteId: string, src: string | undefined) => {
+      if (src?.startsWith(MEDIA)) named.add(`${siteId} ${src.slice(MEDIA.length)}`);
+    };
+    const walk = (siteId: string, draft: Draft | undefined, fields: PostFields | undefined) => {
+      note(siteId, fields?.image);
+      for (const { image } of draft?.blocks ?? []) note(siteId, image?.src);
+    };
+    await posts.each((row) => walk(row.siteId, undefined, row.fields));
+    await bodies.each((row) => walk(row.siteId, row.draft, undefined));
+    await versions.each((row) => walk(row.siteId, row.draft, row.fields));
+    const gone = await pictures.filter(({ siteId, name }) => !named.has(`${siteId} ${name}`)).toArray();
+    await pictures.bulkDelete(gone.map(({ siteId, name }): [string, string] => [siteId, name]));
+    const kept = new Set((await pictures.toArray()).map(({ sha }) => sha));
+    await blobs.filter(({ sha }) => !kept.has(sha)).delete();
+    return gone.length;
+  });
+}

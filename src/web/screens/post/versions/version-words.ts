@@ -1,0 +1,18 @@
+import type { VersionReason, VersionRow } from '../../../data/database.ts';
+import { dayInWords, timeInWords } from '../../../ui/day.ts';
+
+const REASONS: Record<VersionReason, string> = {
+  time: 'while writing',
+  named: 'by hand',
+  paste: 'before a paste',
+  restore: 'before a restore',
+  import: 'before an import',
+  aside: 'from another tab',
+};
+
+/** Why a version was kept. */
+export const reasonInWords = ({ reason }: Pick<VersionRow, 'reason'>): string => `kept ${REASONS[reason]}`;
+
+/** When a version was kept, e.g. `today 14:06`. */
+export const momentInWords = ({ at }: Pick<VersionRow, 'at'>): string =>
+  `${dayInWords(at)} ${timeInWords(at)}`;

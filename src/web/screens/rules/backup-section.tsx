@@ -1,0 +1,93 @@
+import { useRef, useState } from 'react';
+import { toast } from 'sonner';
+import type { Restored } from '../../data/backup.ts';
+import { snapshot } from '../../data/snapshot.ts';
+import { saveBackup } from '../../state/save-backup.ts';
+import { useAppSelector } from '../../state/store.ts';
+import { Button } from '../../ui/button.tsx';
+import { dayInWords } from '../../ui/day.ts';
+import { ChoiceField } from '../../ui/field.tsx';
+import { jobsWorker } from '../../workers/jobs-client.ts';
+
+type Mode = 'merge' | 'replace';
+
+const many = (n: number, one: string) => `${n.toLocaleString('en')} ${n === 1 ? one : `${one}s`}`;
+
+const saidOf = ({ made, posts, pictures, kept }: Restored, mode: Mode) =>
+  `${mode === 'replace' ? 'Replaced by' : 'Merged with'} the backup of ${dayInWords(made)}: ${many(posts, 'post')}, ${many(pictures, 'picture')}.${
+    kept ? ` ${many(kept, 'post')} ${kept === 1 ? 'was' : 'were'} newer here and stayed.` : ''
+  }`;
+
+/** Backup: everything into one file, and back. */
+export function BackupSection() {
+  const { lastBackup } = useAppSelector((state) => state.preferences);
+  const [mode, setMode] = useState<Mode>('merge');
+  const [problem, setProblem] = useState('');
+  const [busy, setBusy] = useState(false);
+  const field = useRef<HTMLInputElement>(null);
+  const restore = async (file: File) => {
+    setProblem('');
+    setBusy(true);
+    try {
+      const putBack = await snapshot();
+      const done = await (await jobsWorker()).restoreBackup(file, mode, new Date().toISOString());
+      toast(saidOf(done, mode), {
+        duration: 20_000,
+        action: { label: 'Undo', onClick: () => void putBack() },
+      });
+    } catch (error) {
+      setProblem(`${file.name} ${(error as Error).message}`);
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <section aria-label="Backup" className="mb-8 border-t pt-5">
+      <h2 className="mb-1 font-semibold">Backup</h2>
+      <p className="mb-3 max-w-2xl text-soft">
+        Posts with their versions, pictures, pages and these rules in one open file (a zip of JSON and
+        pictures).{' '}
+        {lastBackup
+          ? `The last one was saved ${dayInWords(lastBackup)}.`
+          : 'None was saved from this browser yet.'}
+      </p>
+      <div className="mb-4">
+        <Button onClick={() => void saveBackup()}>Save a backup</Button>
+      </div>
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+        <div className="w-72">
+          <ChoiceField<Mode>
+            label="Restore from a backup"
+            value={mode}
+            onChange={setMode}
+            options={[
+              { value: 'merge', name: 'beside what is here (the newer stays)' },
+              { value: 'replace', name: 'in place of everything here' },
+            ]}
+          />
+        </div>
+        <input
+          ref={field}
+          type="file"
+          accept=".zip"
+          aria-label="Backup to restore"
+          className="sr-only"
+          tabIndex={-1}
+          onChange={(event) => {
+            const [file] = event.target.files ?? [];
+            event.target.value = '';
+            if (file) void restore(file);
+          }}
+        />
+        <Button disabled={busy} onClick={() => field.current?.click()}>
+          {busy ? 'Restoring...' : 'Choose the file'}
+        </Button>
+      </div>
+      {problem && (
+        <p role="alert" className="mt-3 text-rust">
+          {problem}
+        </p>
+      )}
+    </section>
+  );
+}

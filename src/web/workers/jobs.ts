@@ -1,0 +1,72 @@
+import { emptyDraft } from '../../core/draft/index.ts';
+import { Vocabulary } from '../../core/language/index.ts';
+import { database, openDatabase } from '../data/database.ts';
+import { sceneOf } from '../data/scene.ts';
+import { scoreRow } from '../data/score-row.ts';
+import { staleScores } from '../data/stale-scores.ts';
+import { scoreVersions } from '../data/version-scores.ts';
+
+const CHUNK = 20;
+
+const vocabulary = new Vocabulary();
+
+/** Long jobs. They run in a worker, or in the page where storage is its memory. */
+export const jobs = {
+  open(name: string): void {
+    openDatabase(name);
+  },
+
+  /** Computes the scores of posts whose kept score is missing or out of date, and keeps them. Answers how many. */
+  async refreshScores(siteId: string): Promise<number> {
+    const found = await staleScores(siteId);
+    if (!found) return 0;
+    const { stale, keyOf, data } = found;
+    const scene = sceneOf(data);
+    for (let from = 0; from < stale.length; from += CHUNK) {
+      const chunk = stale.slice(from, from + CHUNK);
+      const bodies = await database().bodies.bulkGet(chunk.map((row) => row.id));
+      await database().scores.bulkPut(
+        chunk.map((row, at) =>
+          scoreRow(
+            { id: row.id, siteId, key: keyOf(row) },
+            { fields: row.fields, draft: bodies[at]?.draft ?? emptyDraft() },
+            scene,
+            vocabulary,
+          ),
+        ),
+      );
+    }
+    return stale.length;
+  },
+
+  /** Scores the versions of a post that have none yet. */
+  scoreVersions: (siteId: string, postId: string): Promise<number> =>
+    scoreVersions(siteId, postId, vocabulary),
+
+  /** A zip of posts, their pictures and `site.json`. */
+  async exportZip(siteId: string, ids: readonly string[]): Promise<Blob> {
+    // The writers come when they are asked for: most visits never export.
+    return (await import('../data/export-zip.ts')).exportZip(siteId, ids);
+  },
+
+  /** A post as .docx, with the pictures that had to be named in its text. */
+  async exportDocx(siteId: string, postId: string): Promise<{ file: Blob; left: string[] }> {
+    return (await import('../data/export-docx.ts')).exportDocx(siteId, postId);
+  },
+
+  /** Everything in one file. */
+  async writeBackup(now: string): Promise<Blob> {
+    return (await import('../data/backup.ts')).writeBackup(now);
+  },
+
+  /** Reads a backup and puts it in, all or nothing. */
+  async restoreBackup(file: Blob, mode: 'merge' | 'replace', now: string) {
+    return (await import('../data/backup.ts')).restoreBackup(
+      new Uint8Array(await file.arrayBuffer()),
+      mode,
+      now,
+    );
+  },
+};
+
+export type Jobs = typeof jobs;
