@@ -143,7 +143,7 @@ class ImportRun {
       }[outcome];
       const missing = elsewhere
         ? [
-            `${many(elsewhere, 'picture')} did not come along; ${elsewhere === 1 ? 'its place' : 'their places'} in the text say so.`,
+            `${many(elsewhere, 'picture')} did not come along; ${elsewhere === 1 ? 'its place in the text says' : 'their places in the text say'} so.`,
           ]
         : [];
       this.account(file.path, outcome, said, [...(posts.length === 1 ? notes : []), ...missing], id);

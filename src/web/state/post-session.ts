@@ -67,7 +67,7 @@ export class PostSession {
   private constructor(
     readonly id: string,
     readonly siteId: string,
-    loaded: { draft: Draft; revision: number },
+    loaded: { draft: Draft; revision: number; content: PostContent },
   ) {
     this.draft = loaded.draft;
     this.revision = loaded.revision;
@@ -75,7 +75,7 @@ export class PostSession {
       (answer) => store.dispatch(scored(answer)),
       (reason) => store.dispatch(scoringFailed(`Scoring stopped (${reason}). Your text is not touched.`)),
     );
-    this.versions = new VersionKeeper({ siteId, postId: id });
+    this.versions = new VersionKeeper({ siteId, postId: id }, loaded.content);
     this.others = liveQuery(() => revisionOf(id)).subscribe((revision) => {
       if (revision !== null && revision > this.revision && !this.dirty && !this.writing) void this.refresh();
     });
@@ -104,7 +104,8 @@ export class PostSession {
     if (!loaded) return null;
     const { row, draft, outline } = loaded;
     store.dispatch(postOpened({ id, siteId: row.siteId, fields: row.fields, outline, changed: row.changed }));
-    return new PostSession(id, row.siteId, { draft, revision: row.revision });
+    const content = { document: { fields: row.fields, draft }, outline };
+    return new PostSession(id, row.siteId, { draft, revision: row.revision, content });
   }
 
   /** The body as it stands now. */
@@ -268,7 +269,7 @@ export class PostSession {
       if (!this.dirty) this.tell(saved(now));
       await this.versions.afterSave(content);
     } catch (error) {
-      if (error instanceof StaleWrite) await this.setAside(content);
+      if (error instanceof StaleWrite) await this.setAside();
       else {
         this.dirty = true;
         this.tell(saveFailed(storageProblem(error)));
@@ -286,16 +287,21 @@ export class PostSession {
   };
 
   /** Another write came first: what was written here becomes a version, and the post goes on as it is stored. */
-  private async setAside(content: PostContent): Promise<void> {
+  private async setAside(): Promise<void> {
     const stored = await loadPost(this.id);
     if (!stored) {
       this.dirty = true;
       this.tell(saveFailed('This post was deleted in another tab. Save your text here as a file.'));
       return;
     }
-    await this.versions.keep(content, 'aside');
+    // What was typed while the database was asked belongs to it too.
+    const own = this.last ?? this.content;
+    if (!this.last) {
+      this.dirty = false;
+      this.takeIn(stored);
+    }
+    await this.versions.keep(own, 'aside');
     if (this.last) return;
-    this.takeIn(stored);
     this.tell(saved(stored.row.changed));
     toast('This post was changed elsewhere. What you had written here is kept under Versions.', {
       duration: 15_000,

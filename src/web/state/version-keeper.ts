@@ -5,11 +5,19 @@ import { jobsWorker } from '../workers/jobs-client.ts';
 /** Minutes of work after which a version is kept by itself. */
 const EVERY = 10;
 
+/** A post that nobody wrote in yet is no version. */
+const hasText = ({ document: { fields, draft } }: PostContent) =>
+  fields.title !== '' || draft.blocks.some((block) => block.text !== '' || block.image);
+
 /** Keeps versions of one post: by time while it is worked on, and when asked. */
 export class VersionKeeper {
   private last: number | null = null;
 
-  constructor(private readonly post: { siteId: string; postId: string }) {}
+  /** `opened` is the post as the visit found it. */
+  constructor(
+    private readonly post: { siteId: string; postId: string },
+    private readonly opened: PostContent,
+  ) {}
 
   /** Keeps a version now; its score follows from a worker. */
   async keep(content: PostContent, reason: VersionReason, name = ''): Promise<VersionRow> {
@@ -23,12 +31,17 @@ export class VersionKeeper {
     return row;
   }
 
-  /** To be called after each save: keeps a version where the last one is old enough. */
+  /**
+   * To be called after each save: where the last version is old enough, the first change of a visit keeps how the post
+   * was before it, a later one how it is.
+   */
   async afterSave(content: PostContent): Promise<void> {
+    const due = (last: number) => Date.now() - last >= EVERY * 60_000;
     if (this.last === null) {
       const [newest] = await versionsOf(this.post.siteId, this.post.postId);
       this.last = newest ? Date.parse(newest.at) : 0;
-    }
-    if (Date.now() - this.last >= EVERY * 60_000) await this.keep(content, 'time');
+      if (due(this.last) && hasText(this.opened)) await this.keep(this.opened, 'time');
+      else this.last = Math.max(this.last, Date.now() - (EVERY * 60_000) / 2);
+    } else if (due(this.last)) await this.keep(content, 'time');
   }
 }

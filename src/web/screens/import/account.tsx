@@ -15,7 +15,7 @@ const NAMES: Record<AccountLine['outcome'], string> = {
   refused: 'not read',
 };
 
-const ORDER: AccountLine['outcome'][] = ['new', 'replaced', 'left', 'refused'];
+const ORDER: AccountLine['outcome'][] = ['new', 'replaced', 'left', 'pages', 'refused'];
 
 /** How far an import is, and what became of each file. */
 export function Account({ onAgain }: { onAgain: () => void }) {
@@ -24,7 +24,9 @@ export function Account({ onAgain }: { onAgain: () => void }) {
   const summary = ORDER.flatMap((outcome) => {
     const n = count(outcome);
     if (n === 0) return [];
-    return [outcome === 'new' ? `${n} new ${n === 1 ? 'post' : 'posts'}` : `${n} ${NAMES[outcome]}`];
+    if (outcome === 'new') return [`${n} new ${n === 1 ? 'post' : 'posts'}`];
+    if (outcome === 'pages') return [`${n} ${n === 1 ? 'list' : 'lists'} of pages`];
+    return [`${n} ${NAMES[outcome]}`];
   }).join(', ');
   const takeable =
     (state === 'done' || state === 'stopped') && lines.some((line) => line.outcome !== 'refused');

@@ -117,6 +117,9 @@ function PasteList({ onBring }: { onBring: (text: string) => void }) {
         onChange={(event) => setText(event.target.value)}
         className="w-full rounded-md border px-2.5 py-1.5 font-mono text-[13px]"
       />
+      <p className="mt-1 text-[13px] text-soft">
+        One a line, or a table with a column of addresses. Links to them are offered and checked from then on.
+      </p>
       <Button className="mt-2" disabled={text.trim() === ''} onClick={() => onBring(text)}>
         Add these pages
       </Button>

@@ -94,7 +94,7 @@ export function Rules() {
   );
 }
 
-/** A setting that is stored as it is typed; the field shows what was typed, not what storage has caught up with. */
+/** A setting that is stored as it is typed; while it is typed the field does not wait for storage to catch up. */
 function Setting({
   value,
   onChange,
@@ -106,15 +106,18 @@ function Setting({
   note?: ReactNode;
   placeholder?: string;
 }) {
-  const [typed, setTyped] = useState(value);
+  const [typed, setTyped] = useState<string | null>(null);
   return (
-    <TextField
-      {...rest}
-      value={typed}
-      onChange={(next) => {
-        setTyped(next);
-        onChange(next);
-      }}
-    />
+    // biome-ignore lint/a11y/noStaticElementInteractions: it only notes when its field is left
+    <div onBlur={() => setTyped(null)}>
+      <TextField
+        {...rest}
+        value={typed ?? value}
+        onChange={(next) => {
+          setTyped(next);
+          onChange(next);
+        }}
+      />
+    </div>
   );
 }

@@ -1,0 +1,121 @@
+import { expect, type Page, test } from '@playwright/test';
+import { downloaded, exactScore, openPost, saved, scoreOf } from './steps/writer.ts';
+
+const draft = (page: Page) => page.getByRole('textbox', { name: 'Draft' });
+/** Bytes: more than the demo, less than the demo and a text of the same size. */
+const ROOM = 4_000_000;
+const TITLE = /Waterproof panniers/;
+
+async function type(page: Page, words: string): Promise<void> {
+  await draft(page).click();
+  await page.keyboard.press('Control+End');
+  await page.keyboard.insertText(words);
+}
+
+test('a window that refuses storage says so; work goes on in memory and can be exported', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const refused = () => {
+      throw new DOMException('The operation is insecure.', 'SecurityError');
+    };
+    Object.defineProperty(window, 'indexedDB', {
+      value: { open: refused, deleteDatabase: refused, cmp: refused },
+    });
+    Object.defineProperty(window, 'localStorage', { get: refused });
+  });
+  await page.goto('/posts');
+  await expect(page.getByRole('alert')).toContainText('This window refuses storage');
+  await page.getByRole('table', { name: 'Posts' }).getByRole('link', { name: TITLE }).click();
+  await expect(scoreOf(page)).toHaveText(/\d/);
+  await type(page, ' Kept in memory.');
+  await saved(page);
+  await page.getByRole('link', { name: 'Posts', exact: true }).click();
+  await page.getByRole('table', { name: 'Posts' }).getByRole('link', { name: TITLE }).click();
+  await expect(draft(page)).toContainText('Kept in memory.');
+  const { name, text } = await downloaded(page, () =>
+    page.getByRole('button', { name: 'Save a backup' }).click(),
+  );
+  expect(name).toMatch(/backup\.zip$/);
+  expect(text.startsWith('PK')).toBe(true);
+});
+
+test('full storage is told in words, the text can be saved as a file, and saving goes on once there is room', async ({
+  page,
+  context,
+}) => {
+  // The browser remembers for a while how much room there was: it has to be little from the first write on.
+  await page.goto('/healthz');
+  const session = await context.newCDPSession(page);
+  const { origin } = new URL(page.url());
+  await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: ROOM });
+  await openPost(page, TITLE);
+  await type(page, ' Before.');
+  await saved(page);
+  await type(page, ` ${'Words that find no room. '.repeat(ROOM / 25)}THE-LAST-WORD`);
+  const told = page.getByRole('alert').filter({ hasText: 'storage is full' });
+  await expect(told).toBeVisible();
+  await expect(page.getByText(/not saved/).first()).toBeVisible();
+  const { text } = await downloaded(page, () => page.getByRole('button', { name: 'Save as a file' }).click());
+  expect(text).toContain('THE-LAST-WORD');
+  await session.send('Storage.overrideQuotaForOrigin', { origin });
+  await expect(told).toBeHidden({ timeout: 30_000 });
+  await saved(page);
+  await page.reload();
+  await expect(draft(page)).toContainText('THE-LAST-WORD');
+});
+
+test('a scoring worker that fails is told; writing and saving go on, and it can be started again', async ({
+  page,
+}) => {
+  let broken = true;
+  await page.route(/scoring-worker/, (route) =>
+    broken
+      ? route.fulfill({ contentType: 'text/javascript', body: 'throw new Error("no memory")' })
+      : route.continue(),
+  );
+  await page.goto('/posts');
+  await page.getByRole('table', { name: 'Posts' }).getByRole('link', { name: TITLE }).click();
+  const told = page.getByRole('status').filter({ hasText: 'Scoring stopped' });
+  await expect(told).toBeVisible();
+  await type(page, ' Written without a score.');
+  await saved(page);
+  broken = false;
+  await page.getByRole('button', { name: 'Score again' }).click();
+  await expect(told).toBeHidden();
+  await expect.poll(() => exactScore(page)).toBeGreaterThan(10);
+});
+
+test('a newer version of the application in another tab closes this one with a word', async ({
+  page,
+  context,
+}) => {
+  await openPost(page, TITLE);
+  const other = await context.newPage();
+  await other.goto('/healthz');
+  await other.evaluate(async () => {
+    const [{ name = '', version = 1 }] = await indexedDB.databases();
+    indexedDB.open(name, version + 10);
+  });
+  await expect(page.getByRole('alert')).toContainText('A newer Dune Sparrow was opened in another tab');
+});
+
+test('after a week without a backup a reminder stands above every screen until one is saved', async ({
+  page,
+}) => {
+  await page.clock.install({ time: new Date('2026-11-01T09:00:00Z') });
+  await page.goto('/posts');
+  const reminder = page.getByRole('status').filter({ hasText: 'no backup yet' });
+  await expect(page.getByRole('table', { name: 'Posts' })).toBeVisible();
+  await expect(reminder).toBeHidden();
+  await page.clock.setFixedTime(new Date('2026-11-08T09:01:00Z'));
+  await page.reload();
+  await expect(reminder).toBeVisible();
+  await page.getByRole('button', { name: 'In a week' }).click();
+  await expect(reminder).toBeHidden();
+  await page.clock.setFixedTime(new Date('2026-11-15T09:02:00Z'));
+  await page.goto('/site');
+  await expect(reminder).toBeVisible();
+  await downloaded(page, () => page.getByRole('button', { name: 'Save a backup' }).click());
+  await expect(reminder).toBeHidden();
+});
