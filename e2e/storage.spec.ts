@@ -3,7 +3,7 @@ import { downloaded, exactScore, openPost, saved, scoreOf } from './steps/writer
 
 const draft = (page: Page) => page.getByRole('textbox', { name: 'Draft' });
 /** Bytes: more than the demo, less than the demo and a text of the same size. */
-const ROOM = 4_000_000;
+const ROOM = 2_500_000;
 const TITLE = /Waterproof panniers/;
 
 async function type(page: Page, words: string): Promise<void> {
@@ -44,6 +44,7 @@ test('full storage is told in words, the text can be saved as a file, and saving
   page,
   context,
 }) => {
+  test.setTimeout(120_000);
   // The browser remembers for a while how much room there was: it has to be little from the first write on.
   await page.goto('/healthz');
   const session = await context.newCDPSession(page);

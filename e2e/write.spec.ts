@@ -47,7 +47,7 @@ test('a picture comes from a file, with alt text and caption', async ({ page }) 
 test('a link is picked from the posts of the site', async ({ page }) => {
   await page.keyboard.type('See ');
   await page.getByRole('button', { name: 'Link', exact: true }).click();
-  await page.getByLabel('Address, or words of a post').fill('tide');
+  await page.getByLabel('Address, or words of a post or page').fill('tide');
   await page.getByRole('button', { name: /Tide table cycling/ }).click();
   const link = page.getByRole('textbox', { name: 'Draft' }).getByRole('link');
   await expect(link).toHaveAttribute('href', '/journal/tide-table-cycling');

@@ -5,6 +5,7 @@ import rehypeParse from 'rehype-parse';
 import { unified } from 'unified';
 import { type Block, type Draft, tidyMarks } from './draft.ts';
 import { attribute, findElement } from './hast-reading.ts';
+import type { PostFields } from './post-fields.ts';
 import { keptSchema, safeHref, safeSrc } from './sanitise.ts';
 
 const fragment = unified().use(rehypeParse, { fragment: true });
@@ -36,6 +37,13 @@ function cleanBlock(block: Block): Block | null {
   }
   return clean;
 }
+
+/** Stored fields that came from outside, without addresses that could run anything. */
+export const cleanFields = (fields: PostFields): PostFields => ({
+  ...fields,
+  canonical: safeHref(fields.canonical) ?? '',
+  image: safeSrc(fields.image) ?? '',
+});
 
 /** A stored draft that came from outside, without anything that could run: what the readers do for markup. */
 export function cleanDraft(draft: Draft): Draft {

@@ -1,4 +1,5 @@
 import { parseDocument, stringify } from 'yaml';
+import { cleanFields } from './clean-draft.ts';
 import { emptyFields, type PostFields, STATUSES, type Status } from './post-fields.ts';
 
 const FENCE = /^\uFEFF?---[ \t]*\r?\n(?:([\s\S]*?)\r?\n)??(?:---|\.\.\.)[ \t]*(?:\r?\n|$)/;
@@ -17,7 +18,7 @@ export function splitFrontMatter(text: string): SplitFile {
   if (!hit) return { fields: emptyFields(), body: text.replace(/^\uFEFF/, ''), problem: null };
   const body = text.slice(hit[0].length);
   const { data, problem } = readYaml(hit[1] ?? '');
-  return { fields: fieldsOf(data), body, problem };
+  return { fields: cleanFields(fieldsOf(data)), body, problem };
 }
 
 /** Reads a YAML mapping with the core schema; no prototypes, few aliases. */

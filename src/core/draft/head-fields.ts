@@ -1,4 +1,5 @@
 import type { Element, Root } from 'hast';
+import { cleanFields } from './clean-draft.ts';
 import { attribute, classNames, findElement, textOf } from './hast-reading.ts';
 import { emptyFields, type PostFields } from './post-fields.ts';
 
@@ -101,5 +102,5 @@ export function headFields(tree: Root): PostFields {
   fields.category = first('article:section') || textIn(data['articleSection']);
   fields.tags = metaContents(head, 'article:tag');
   if (fields.tags.length === 0) fields.tags = listIn(data['keywords']);
-  return fields;
+  return cleanFields(fields);
 }

@@ -9,7 +9,7 @@
  * reads and writes YAML fields; `sanitise` decides what markup may stay; `paste` mends pasted structure.
  */
 
-export { cleanDraft } from './clean-draft.ts';
+export { cleanDraft, cleanFields } from './clean-draft.ts';
 export { type ComparedPiece, type ComparedRow, compareDrafts, compareTexts } from './compare-drafts.ts';
 export { decodeText } from './decode-text.ts';
 export {
@@ -43,7 +43,7 @@ export { readText } from './read-text.ts';
 export { readZip, type ZipLimits } from './read-zip.ts';
 export { safeHref } from './sanitise.ts';
 export { thinnedVersions } from './thin-versions.ts';
-export { bytesInWords, UnreadableFile } from './unreadable.ts';
+export { UnreadableFile } from './unreadable.ts';
 export { writeDocx } from './write-docx.ts';
 export { writeHtml, writeHtmlPage } from './write-html.ts';
 export { writeMarkdown, writeMarkdownBody } from './write-markdown.ts';

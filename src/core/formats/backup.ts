@@ -1,6 +1,13 @@
 import { strFromU8, strToU8, zipSync } from 'fflate';
 import { readProfile } from '../criteria/index.ts';
-import { cleanDraft, type Draft, type PostFields, readZip, UnreadableFile } from '../draft/index.ts';
+import {
+  cleanDraft,
+  cleanFields,
+  type Draft,
+  type PostFields,
+  readZip,
+  UnreadableFile,
+} from '../draft/index.ts';
 import validate from './generated/backup-validator.js';
 
 /** Rows as a backup holds them; the schema beside this file says what each is. */
@@ -9,7 +16,7 @@ export interface BackupData {
   pages: { siteId: string }[];
   posts: { id: string; siteId: string; fields: PostFields }[];
   bodies: { postId: string; siteId: string; draft: Draft }[];
-  versions: { siteId: string; postId: string; draft: Draft }[];
+  versions: { siteId: string; postId: string; fields: PostFields; draft: Draft }[];
   pictures: { siteId: string; name: string; sha: string }[];
 }
 
@@ -106,6 +113,7 @@ export async function readBackupFile<Data extends BackupData>(
   }
   checkReferences(data, files);
   for (const row of [...data.bodies, ...data.versions]) row.draft = cleanDraft(row.draft);
+  for (const row of [...data.posts, ...data.versions]) row.fields = cleanFields(row.fields);
   return { made: manifest.made, data, files };
 }
 

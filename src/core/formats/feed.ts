@@ -1,4 +1,5 @@
 import {
+  cleanFields,
   emptyFields,
   instantOf,
   lastSegment,
@@ -107,6 +108,6 @@ export function readFeed(text: string, nextId: NextId): FeedEntry[] {
     fields.language = channel.attributes['xml:lang'] ?? textOfChild(channel, 'language');
     fields.excerpt = summary && content !== summary ? plain(titleOf(summary)) : '';
     fields.image = pictureOf(entry);
-    return { title, address, document: { fields, draft } };
+    return { title, address, document: { fields: cleanFields(fields), draft } };
   });
 }

@@ -42,7 +42,8 @@ function normal(path: string): string {
   return parts.join('/');
 }
 
-const decoded = (path: string) => {
+/** A path without its per cent signs; as written where they make no sense. */
+export const decoded = (path: string): string => {
   try {
     return decodeURIComponent(path);
   } catch {

@@ -1,7 +1,7 @@
 import type { Draft, PostDocument, PostFields } from '../../core/draft/index.ts';
 import { pathOfPost, type SiteSettings } from '../../core/site/index.ts';
 import { database, type PostRow } from './database.ts';
-import { type PictureFinder, pictureType } from './import-files.ts';
+import { decoded, type PictureFinder, pictureType } from './import-files.ts';
 import { addPicture } from './pictures.ts';
 import { addPost, loadPost, postsOf, savePost, setDeleted } from './posts.ts';
 import { keepVersion } from './versions.ts';
@@ -64,7 +64,7 @@ async function withPictures(
       continue;
     }
     const name =
-      decodeURI(src.replace(/[?#].*$/, ''))
+      decoded(src.replace(/[?#].*$/, ''))
         .split('/')
         .at(-1) || 'picture.png';
     const typed = found.type ? found : new Blob([found], { type: pictureType(name) ?? '' });

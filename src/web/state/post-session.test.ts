@@ -12,10 +12,13 @@ vi.mock('../workers/scoring-client.ts', () => ({
   },
 }));
 
+vi.mock('sonner', () => ({ toast: () => {} }));
+
 beforeAll(() => {
   vi.stubGlobal('addEventListener', () => {});
   vi.stubGlobal('removeEventListener', () => {});
   vi.stubGlobal('document', { addEventListener: () => {}, removeEventListener: () => {} });
+  vi.stubGlobal('navigator', {});
   vi.stubGlobal('requestAnimationFrame', () => 1);
   vi.stubGlobal('cancelAnimationFrame', () => {});
 });

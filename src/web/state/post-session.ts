@@ -49,6 +49,7 @@ export class PostSession {
   private owner: BodyOwner | null = null;
   private saveTimer: ReturnType<typeof setTimeout> | null = null;
   private saving: Promise<void> | null = null;
+  private keeping: Promise<void> = Promise.resolve();
   private dirty = false;
   private scoreFrame = 0;
   private hasScene = false;
@@ -267,7 +268,10 @@ export class PostSession {
     try {
       this.revision = await savePost({ id: this.id, revision: this.revision, now, ...content });
       if (!this.dirty) this.tell(saved(now));
-      await this.versions.afterSave(content);
+      // The next save does not wait for this: what is typed meanwhile must be kept in time.
+      this.keeping = this.keeping
+        .then(() => this.versions.afterSave(content))
+        .catch((error: unknown) => console.error('A version could not be kept:', error));
     } catch (error) {
       if (error instanceof StaleWrite) await this.setAside();
       else {
@@ -324,6 +328,7 @@ export class PostSession {
     const last = this.write();
     owner?.destroy();
     await last;
+    await this.keeping;
     this.presence.close();
     if (store.getState().openPost.id === this.id) store.dispatch(postClosed());
   }

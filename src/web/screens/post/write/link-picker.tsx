@@ -11,7 +11,8 @@ import { pagesOf } from '../../../data/sites.ts';
 import type { PostSession } from '../../../state/post-session.ts';
 import { Button } from '../../../ui/button.tsx';
 
-const MOST = 7;
+/** Rows of the list; it scrolls beyond seven. */
+const MOST = 60;
 
 /** Sets a link on the words in hand: an address, or a post or page of the site found by its words. */
 export function LinkPicker({
@@ -92,7 +93,7 @@ export function LinkPicker({
             }}
           >
             <label className="mb-1 block text-[13px] text-soft" htmlFor="link-address">
-              Address, or words of a post
+              Address, or words of a post or page
             </label>
             <input
               id="link-address"
@@ -119,7 +120,7 @@ export function LinkPicker({
           </ul>
           {found.length === 0 && !typed.includes('/') && (
             <p className="px-2 text-[13px] text-soft">
-              No post of the site has these words. Type an address and press Enter.
+              No post or page of the site has these words. Type an address and press Enter.
             </p>
           )}
           {active && (

@@ -16,6 +16,9 @@ import { addPicture } from '../../../data/pictures.ts';
 import type { PostSession } from '../../../state/post-session.ts';
 import { store } from '../../../state/store.ts';
 
+/** What the editor itself never puts on the clipboard. */
+const FORGED = /\son[a-z]+\s*=|<(?:script|base|iframe|object|embed|svg|form)\b/i;
+
 /** Characters from which what a paste replaces is kept as a version. */
 const MUCH = 200;
 
@@ -25,28 +28,36 @@ const nextId = () => crypto.randomUUID();
 export function pasteHandlers(
   session: PostSession,
   editor: () => Editor,
-): Pick<EditorProps, 'handlePaste' | 'handleDrop'> {
+): Pick<EditorProps, 'handleDOMEvents' | 'handleDrop'> {
+  const take = (view: EditorView, event: ClipboardEvent): boolean => {
+    const data = event.clipboardData;
+    if (!data || !view.editable) return false;
+    const html = data.getData('text/html');
+    const text = data.getData('text/plain');
+    const pictures = [...data.files].filter((file) => file.type.startsWith('image/'));
+    // A word processor puts a picture of the text beside the text itself.
+    if (pictures.length && !text.trim()) {
+      void insertPictures(session, editor(), pictures);
+      return true;
+    }
+    // Copied within the editor: structure and ids are known to it.
+    if (html.includes('data-pm-slice') && !FORGED.test(html)) return false;
+    if (view.state.selection.$from.parent.type.name === 'codeBlock') return false;
+    if (html) return pasteDraft(session, editor(), view, readHtml(html, nextId).draft, markupAccount(html));
+    if (looksLikeMarkdown(text))
+      return pasteDraft(session, editor(), view, readMarkdown(text, nextId).draft, [
+        'Markdown read as text with headings, lists and links',
+      ]);
+    return false;
+  };
   return {
-    handlePaste(view, event) {
-      const data = event.clipboardData;
-      if (!data) return false;
-      const html = data.getData('text/html');
-      const text = data.getData('text/plain');
-      const pictures = [...data.files].filter((file) => file.type.startsWith('image/'));
-      // A word processor puts a picture of the text beside the text itself.
-      if (pictures.length && !text.trim()) {
-        void insertPictures(session, editor(), pictures);
-        return true;
-      }
-      // Copied within the editor: structure and ids are known to it.
-      if (html.includes('data-pm-slice')) return false;
-      if (view.state.selection.$from.parent.type.name === 'codeBlock') return false;
-      if (html) return pasteDraft(session, editor(), view, readHtml(html, nextId).draft, markupAccount(html));
-      if (looksLikeMarkdown(text))
-        return pasteDraft(session, editor(), view, readMarkdown(text, nextId).draft, [
-          'Markdown read as text with headings, lists and links',
-        ]);
-      return false;
+    handleDOMEvents: {
+      // Before the editor itself looks at what is pasted: it would build all of it first.
+      paste(view, event) {
+        const taken = take(view, event);
+        if (taken) event.preventDefault();
+        return taken;
+      },
     },
     handleDrop(_view, event) {
       const pictures = [...(event.dataTransfer?.files ?? [])].filter((file) =>
