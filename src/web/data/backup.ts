@@ -67,17 +67,25 @@ export async function restoreBackup(
     blob: new Blob([file as BlobPart], { type: types.get(sha) ?? '' }),
   }));
   return db.transaction('rw', db.tables, async () => {
+    const revisions = new Map((await db.posts.toArray()).map((row) => [row.id, row.revision]));
     if (mode === 'replace') await Promise.all(db.tables.map((table) => table.clear()));
     await db.blobs.bulkPut(blobs);
-    const { kept, data } = await merged(backup, now);
+    const { kept, data } = await merged(backup, revisions, now);
     for (const name of TABLES) await db.table(name).bulkPut(data[name]);
     const { posts, pictures } = backup.data;
     return { made: backup.made, posts: posts.length, pictures: pictures.length, kept };
   });
 }
 
-/** What of a backup goes in beside what is here. In an empty database that is all of it. */
-async function merged({ data }: Backup<Tables>, now: string): Promise<{ kept: number; data: Tables }> {
+/**
+ * What of a backup goes in beside what is here. In an empty database that is all of it. `revisions` are those of the
+ * posts that were here before: an open tab must not take a restored post for the one it holds.
+ */
+async function merged(
+  { data }: Backup<Tables>,
+  revisions: ReadonlyMap<string, number>,
+  now: string,
+): Promise<{ kept: number; data: Tables }> {
   const db = database();
   const [sites, posts] = await Promise.all([db.sites.toArray(), db.posts.toArray()]);
   const here = new Map(posts.map((row) => [row.id, row]));
@@ -131,7 +139,7 @@ async function merged({ data }: Backup<Tables>, now: string): Promise<{ kept: nu
       bodies.delete(row.id);
     } else {
       if (own && own.changed !== row.changed) versions.push(...aside(own, await db.bodies.get(row.id)));
-      incoming.push({ ...row, revision: Math.max(row.revision, (own?.revision ?? 0) + 1) });
+      incoming.push({ ...row, revision: Math.max(row.revision, (revisions.get(row.id) ?? 0) + 1) });
     }
   }
   const known = new Set(sites.map((site) => site.id));
