@@ -5,6 +5,48 @@ import { root } from './prepare.mjs';
 
 const PORT = 4329;
 const POST = 'demo-fix-flat-bike-tyre';
+/** Two versions of a post, and a change since. */
+async function withVersions(page) {
+  const trail = page.getByRole('navigation', { name: 'Trail' });
+  const draft = page.getByRole('textbox', { name: 'Draft' });
+  const keep = async (name) => {
+    await page.getByRole('link', { name: 'Versions' }).click();
+    await page.getByLabel('Keep a version now').fill(name);
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await page.getByRole('button', { name: new RegExp(name) }).waitFor();
+  };
+  await draft.waitFor();
+  await keep('As it went out');
+  await trail.getByRole('link', { name: 'Write' }).click();
+  await draft.click();
+  await page.keyboard.press('Control+Home');
+  await page.keyboard.insertText('A flat bike tyre is no reason to push. ');
+  await keep('With a new beginning');
+  await trail.getByRole('link', { name: 'Write' }).click();
+  await page.getByRole('textbox', { name: 'Meta title' }).fill('Flat bike tyre');
+  await page.getByText(/words? · saved/).waitFor();
+  await page.getByRole('link', { name: 'Versions' }).click();
+  await page.getByRole('button', { name: /As it went out/ }).click();
+  await page.getByRole('table', { name: 'Side by side' }).waitFor();
+}
+
+/** An import whose account has something to say. */
+async function withFiles(page) {
+  const file = (name, text) => ({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
+  await page
+    .getByLabel('Files to import')
+    .setInputFiles([
+      file('tides-for-riders.md', '---\ntitle: Tides for riders\n---\n\nTwo columns.\n\n![A quay](quay.png)'),
+      file('café.txt', Buffer.from([0x63, 0x61, 0x66, 0xe9])),
+      file('interview.mp3', 'ID3'),
+      file(
+        'sitemap.xml',
+        '<urlset><url><loc>https://saltmarsh.example/about</loc></url><url><loc>https://saltmarsh.example/team</loc></url></urlset>',
+      ),
+    ]);
+  await page.getByRole('button', { name: 'Import more' }).waitFor();
+}
+
 const VIEWS = [
   { file: 'posts', path: '/posts' },
   { file: 'write', path: `/posts/${POST}/write` },
@@ -13,9 +55,14 @@ const VIEWS = [
   {
     file: 'outline',
     path: '/posts/demo-bike-tour-packing-list/outline',
-    press: 'Read headings from the draft',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Read headings from the draft' }).click();
+      await page.getByRole('list', { name: 'Outline' }).waitFor();
+    },
   },
   { file: 'release', path: `/posts/${POST}/release` },
+  { file: 'versions', path: `/posts/${POST}/write`, before: withVersions },
+  { file: 'import', path: '/import', bare: true, before: withFiles },
 ];
 
 const server = spawn(process.execPath, ['scripts/run.mjs', '--demo'], {
@@ -30,7 +77,7 @@ const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
-for (const { file, path, dark, press } of VIEWS) {
+for (const { file, path, dark, bare, before } of VIEWS) {
   const context = await browser.newContext({
     viewport: { width: 1280, height: 800 },
     colorScheme: dark ? 'dark' : 'light',
@@ -38,14 +85,12 @@ for (const { file, path, dark, press } of VIEWS) {
   });
   const page = await context.newPage();
   await page.goto(`http://127.0.0.1:${PORT}${path}`);
-  await page
-    .getByRole('img', { name: /Score by group/ })
-    .last()
-    .waitFor();
-  if (press) {
-    await page.getByRole('button', { name: press }).click();
-    await page.getByRole('list', { name: 'Outline' }).waitFor();
-  }
+  if (!bare)
+    await page
+      .getByRole('img', { name: /Score by group/ })
+      .last()
+      .waitFor();
+  await before?.(page);
   await page.evaluate(() => document.fonts.ready);
   await page.waitForLoadState('networkidle');
   await page.screenshot({ path: `${root}/docs/screenshots/${file}.png` });

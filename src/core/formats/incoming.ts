@@ -59,7 +59,7 @@ function fromFeed(text: string, notes: string[], nextId: NextId): Incoming {
     notes: short.length
       ? [
           ...notes,
-          `${many(short.length, 'entry has', 'entries have')} a summary only; their addresses became pages.`,
+          `${many(short.length, 'entry has', 'entries have')} a summary only; ${short.length === 1 ? 'its address became a page' : 'their addresses became pages'}.`,
         ]
       : notes,
   };

@@ -91,6 +91,11 @@ export function Versions() {
       {version ? (
         <div className="min-w-0 flex-1 overflow-auto px-7 py-5">
           {scored.length > 1 && (
+            <p className="text-[13px] text-soft">
+              Score over the versions. Press a step to see what changed it.
+            </p>
+          )}
+          {scored.length > 1 && (
             <StepChart
               name="Score over the versions"
               height={150}
