@@ -87,7 +87,9 @@ test('from a target keyword to a scored post, and out to the command line', asyn
   await test.step('reload, find everything', async () => {
     await page.reload();
     await expect(page.getByRole('textbox', { name: 'Draft' })).toHaveText(words, { useInnerText: true });
-    await expect(page.getByLabel('Meta description')).toHaveValue(/^Winter bike storage starts/);
+    await expect(page.getByRole('textbox', { name: 'Meta description' })).toHaveValue(
+      /^Winter bike storage starts/,
+    );
     await expect.poll(() => exactTenth(page)).toBeCloseTo(score, 1);
     await goTo(page, 'Target');
     await expect(page.getByRole('button', { name: 'Remove battery', exact: true })).toBeVisible();

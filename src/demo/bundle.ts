@@ -4,7 +4,7 @@ import type { PictureSize } from '../core/criteria/index.ts';
 import { countingIds, readMarkdown } from '../core/draft/index.ts';
 import { pictureSize, readSiteFile } from '../core/formats/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
-import type { SitePage } from '../core/site/index.ts';
+import type { House, SitePage } from '../core/site/index.ts';
 import { type PostRow, pageRow, type ScoreRow, type SiteRow } from '../web/data/database.ts';
 import { sceneOf } from '../web/data/scene.ts';
 import { sceneData, scoreKeys } from '../web/data/scene-data.ts';
@@ -28,7 +28,8 @@ const SITE_ID = 'site-1';
 export function demoBundle(folder: string): DemoBundle {
   const reading = readSiteFile(readFileSync(join(folder, 'site.json'), 'utf8'));
   if (reading.problem !== null) throw new Error(reading.problem);
-  const site = siteRow(SITE_ID, reading.site);
+  const house: House = JSON.parse(readFileSync(join(folder, 'house.json'), 'utf8'));
+  const site = { ...siteRow(SITE_ID, reading.site), house };
   const pages = (reading.site.pages ?? [])
     .flatMap((page) => pageRow(SITE_ID, page) ?? [])
     .sort((a, b) => (a.path < b.path ? -1 : 1))

@@ -39,6 +39,10 @@ export interface BlockReading {
   /** Sentences that state a figure, and whether a link stands in them or in the next. */
   claims: { start: number; end: number; quote: string; linked: boolean }[];
   links: { start: number; end: number; href: string; text: string }[];
+  /** The text of a heading on one line; empty for other blocks. */
+  heading: string;
+  /** The same in lower case, by which headings are told apart. */
+  headingKey: string;
 }
 
 /** What a reading depends on beside the block. */
@@ -115,8 +119,11 @@ export class BlockReader {
     }
     const sentences = prose ? sentenceSpans(block.text, tokens) : [];
     const longSentences = sentences.filter((sentence) => sentence.words > this.target.sentenceWords);
+    const heading = block.kind === 'heading' ? block.text.replace(/\s+/g, ' ').trim() : '';
     return {
       block,
+      heading,
+      headingKey: heading.toLowerCase(),
       tokens,
       words: tokens.words,
       syllables,

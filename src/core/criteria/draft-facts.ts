@@ -85,6 +85,8 @@ export interface DraftFacts {
   metaTitle: string;
   /** All headings of the body; the title's h1 among them. */
   headings: readonly HeadingFact[];
+  /** Headings that structure the text: all but the title's own. */
+  sectionHeadings: readonly HeadingFact[];
   images: readonly ImageFact[];
   links: readonly LinkFact[];
   /** Weighted uses of the keyword in the body. */
@@ -102,6 +104,15 @@ export class DraftReadings {
   private readonly tokenMemo = new WeakMap<Block, Tokens>();
   private textMemo = new Map<string, Match[]>();
   private detected: { text: string; language: string } | null = null;
+  /** What the last report read, so that the next one looks only at where the drafts differ. */
+  private last: { reader: BlockReader; blocks: readonly Block[]; readings: readonly BlockReading[] } | null =
+    null;
+  private links: { host: string | null; base: string; known: Map<string, Pick<LinkFact, 'kind' | 'path'>> } =
+    {
+      host: null,
+      base: '/',
+      known: new Map(),
+    };
 
   constructor(readonly vocabulary: Vocabulary = new Vocabulary()) {}
 
@@ -110,40 +121,43 @@ export class DraftReadings {
     const language = fields.language || settings.language || this.languageOf(draft.blocks);
     const english = isEnglish(language);
     const reader = this.readerFor(english, fields, settings.limits.sentenceWords);
-    const readings = draft.blocks.map((block) => reader.read(block));
-    const totals = { words: 0, sentences: 0, syllables: 0, useCount: 0 };
+    const readings = this.readingsOf(draft.blocks, reader);
+    let [words, sentences, syllables, useCount] = [0, 0, 0, 0];
     const headings: HeadingFact[] = [];
     const images: ImageFact[] = fields.image
       ? [{ index: null, block: null, src: fields.image, alt: fields.imageAlt }]
       : [];
     const links: LinkFact[] = [];
     const base = settings.ownPath ?? '/';
-    readings.forEach((reading, index) => {
+    for (let index = 0; index < readings.length; index++) {
+      const reading = readings[index];
       const { block } = reading;
-      totals.words += reading.words;
-      totals.sentences += reading.tokens.sentenceCount;
-      totals.syllables += reading.syllables;
-      totals.useCount += reading.useCount;
+      words += reading.words;
+      sentences += reading.tokens.sentenceCount;
+      syllables += reading.syllables;
+      useCount += reading.useCount;
       if (block.kind === 'heading')
-        headings.push({
-          index,
-          block,
-          level: block.level ?? 2,
-          text: block.text.replace(/\s+/g, ' ').trim(),
-          reading,
-        });
+        headings.push({ index, block, level: block.level ?? 2, text: reading.heading, reading });
       if (block.image) {
         images.push({ index, block, src: block.image.src, alt: block.image.alt });
-        if (block.image.link)
-          links.push(
-            this.link(block, index, 0, 0, block.image.link, block.image.alt ?? '', settings.host, base),
-          );
+        const { link: href, alt } = block.image;
+        if (href)
+          links.push({
+            index,
+            block,
+            start: 0,
+            end: 0,
+            href,
+            text: alt ?? '',
+            ...this.linkTo(href, settings.host, base),
+          });
       }
       for (const { start, end, href, text } of reading.links)
-        links.push(this.link(block, index, start, end, href, text, settings.host, base));
-    });
+        links.push({ index, block, start, end, href, text, ...this.linkTo(href, settings.host, base) });
+    }
     const firstH1 = headings.find((heading) => heading.level === 1 && heading.text !== '');
     const title = fields.title.replace(/\s+/g, ' ').trim();
+    const titleBlock = firstH1 && firstH1.text === title ? firstH1.index : -1;
     return {
       fields,
       blocks: draft.blocks,
@@ -152,12 +166,16 @@ export class DraftReadings {
       language,
       english,
       keyword: fields.keyword.trim(),
-      ...totals,
+      words,
+      sentences,
+      syllables,
+      useCount,
       headings,
+      sectionHeadings: titleBlock < 0 ? headings : headings.filter(({ index }) => index !== titleBlock),
       images,
       links,
       reader,
-      titleBlock: firstH1 && firstH1.text === title ? firstH1.index : -1,
+      titleBlock,
       metaTitle: effectiveMetaTitle(fields.metaTitle, fields.title, settings.titlePattern, settings.siteName),
       keywordIn: (text) => this.keywordIn(text, reader),
       targetValueIn: (text) =>
@@ -165,27 +183,35 @@ export class DraftReadings {
     };
   }
 
-  private link(
-    block: Block,
-    index: number,
-    start: number,
-    end: number,
-    href: string,
-    text: string,
-    host: string | null,
-    base: string,
-  ): LinkFact {
-    const kind = linkKind(href, host);
-    return {
-      index,
-      block,
-      start,
-      end,
-      href,
-      text,
-      kind,
-      path: kind === 'internal' ? comparablePath(href, base) : null,
-    };
+  /** Readings of blocks in order; those that stood at the same end of the last draft are taken over as they are. */
+  private readingsOf(blocks: readonly Block[], reader: BlockReader): BlockReading[] {
+    const known = this.last?.reader === reader ? this.last : null;
+    const before = known?.blocks ?? [];
+    const shared = Math.min(before.length, blocks.length);
+    let head = 0;
+    while (head < shared && before[head] === blocks[head]) head += 1;
+    let tail = 0;
+    while (tail < shared - head && before[before.length - 1 - tail] === blocks[blocks.length - 1 - tail])
+      tail += 1;
+    const readings = known ? known.readings.slice(0, head) : [];
+    for (let at = head; at < blocks.length - tail; at++) readings.push(reader.read(blocks[at]));
+    const offset = before.length - blocks.length;
+    for (let at = blocks.length - tail; at < blocks.length; at++) readings.push(known!.readings[at + offset]);
+    this.last = { reader, blocks, readings };
+    return readings;
+  }
+
+  /** Where a link leads; taking an address apart is dear, and most stand unchanged from report to report. */
+  private linkTo(href: string, host: string | null, base: string): Pick<LinkFact, 'kind' | 'path'> {
+    if (this.links.host !== host || this.links.base !== base || this.links.known.size > 5000)
+      this.links = { host, base, known: new Map() };
+    let link = this.links.known.get(href);
+    if (!link) {
+      const kind = linkKind(href, host);
+      link = { kind, path: kind === 'internal' ? comparablePath(href, base) : null };
+      this.links.known.set(href, link);
+    }
+    return link;
   }
 
   private languageOf(blocks: readonly Block[]): string {

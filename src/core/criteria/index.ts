@@ -1,15 +1,17 @@
 /**
  * Criteria: what a draft is judged by.
  *
- * `profile` holds limits and weights. `block-reader` reads one block for one target and remembers it;
+ * `profile` holds limits and weights; `limit-meanings` and `criteria-meanings` say what each is for. `block-reader` reads one block for one target and remembers it;
  * `draft-facts` adds the readings up; each file of `rules` judges one criterion by them; `score` makes the report.
  * `edits` are changes to a post as data, which fixes are made of. `surroundings` declares what a criterion wants to
  * know of a site and of a study; other rooms fill it in.
  */
+export { type CriterionMeaning, criteriaMeanings } from './criteria-meanings.ts';
 export type { Context, Criterion, Evidence, Fix, Place } from './criterion.ts';
 export { CRITERION_IDS, type CriterionId, GROUPS, type Group } from './criterion-ids.ts';
 export { type DraftFacts, DraftReadings, type DraftSettings, type PictureSize } from './draft-facts.ts';
 export { applyEdits, type DraftEdit } from './edits.ts';
+export { LIMIT_MEANINGS, type LimitMeaning, RAMP_CORNERS } from './limit-meanings.ts';
 export { defaultProfile, type Limits, type Profile, type Ramp, readProfile } from './profile.ts';
 export { ramp } from './ramp.ts';
 export { type ReportFacts, reportFacts } from './report-facts.ts';

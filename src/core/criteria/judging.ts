@@ -1,7 +1,6 @@
 import type { Block } from '../draft/index.ts';
 import type { MatchKind } from '../language/index.ts';
 import type { Evidence, Measure } from './criterion.ts';
-import type { DraftFacts, HeadingFact } from './draft-facts.ts';
 
 /** Evidence for a place in a block. */
 export const placeIn = (block: Block, index: number, start: number, end: number): Evidence => ({
@@ -35,10 +34,6 @@ export const grouped = (n: number): string => numbers.format(n);
 /** `1 word`, `3 words`. */
 export const count = (n: number, one: string, many = `${one}s`): string =>
   `${grouped(n)} ${n === 1 ? one : many}`;
-
-/** Headings that structure the text: all but the title's own. */
-export const sectionHeadings = (facts: DraftFacts): HeadingFact[] =>
-  facts.headings.filter((heading) => heading.index !== facts.titleBlock);
 
 /** What every criterion about the keyword says where there is none. */
 export const NO_KEYWORD = measure(0, null, 'Set a primary keyword on Target.');

@@ -84,20 +84,21 @@ export function scoreDraft(facts: DraftFacts, context: Context): ScoreReport {
       evidence,
     };
   });
-  const groups = GROUPS.map((id) => {
-    const own = criteria.filter((criterion) => criterion.group === id);
-    return { id, points: total(own, 'points'), available: total(own, 'available') };
-  });
+  const groups = GROUPS.map((id): GroupResult => ({ id, points: 0, available: 0 }));
+  let score = 0;
+  for (const { group, points, available } of criteria) {
+    const own = groups[GROUPS.indexOf(group)];
+    own.points += points;
+    own.available += available;
+    score += points;
+  }
   const uses: ScoreReport['uses'] = [];
   for (const { block, uses: own } of facts.readings) {
     for (const { match } of own)
       uses.push({ blockId: block.id, start: match.start, end: match.end, kind: match.kind });
   }
-  return { score: Math.min(100, total(criteria, 'points')), groups, criteria, uses };
+  return { score: Math.min(100, score), groups, criteria, uses };
 }
-
-const total = (list: readonly CriterionResult[], key: 'points' | 'available') =>
-  list.reduce((sum, one) => sum + one[key], 0);
 
 /** Points to win, most first; ties in the order of the report. */
 export const byPointsToWin = (criteria: readonly CriterionResult[]): CriterionResult[] =>

@@ -2,9 +2,14 @@
  * Site: what the posts of a blog are to each other.
  *
  * `site-settings` is a site as scoring needs it, `indexed-post` what it keeps of each post; `site-index` looks up
- * meta titles, targets and addresses; `score-post` scores one post within its site.
+ * meta titles, targets and addresses; `score-post` scores one post within its site. `house` is what a house decides
+ * once for all posts; `fresh-start` begins a post from another;
+ * `profile-effect` tells what other limits and weights would do.
  */
+export { freshStart, leftOver } from './fresh-start.ts';
+export { type ChecklistItem, emptyHouse, type House, houseFields } from './house.ts';
 export { type IndexedPost, indexedPost } from './indexed-post.ts';
+export { type ProfileEffect, profileEffect } from './profile-effect.ts';
 export { emptyScene, type Scene, scorePost } from './score-post.ts';
 export { pathOfPost, SiteIndex } from './site-index.ts';
 export { type SitePage, type SiteSettings, unknownSite } from './site-settings.ts';

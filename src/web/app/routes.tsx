@@ -65,6 +65,12 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('../screens/site/site.tsx')).Site }),
       },
       {
+        path: 'rules/criteria',
+        lazy: async () => ({
+          Component: (await import('../screens/rules/criteria-rules.tsx')).CriteriaRules,
+        }),
+      },
+      {
         path: 'rules',
         lazy: async () => ({ Component: (await import('../screens/rules/rules.tsx')).Rules }),
       },

@@ -1,10 +1,9 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { NotebookPen, Ruler, Waypoints } from 'lucide-react';
 import { Tooltip } from 'radix-ui';
 import { NavLink, Outlet, ScrollRestoration } from 'react-router';
 import { Toaster } from 'sonner';
-import { currentSite } from '../data/sites.ts';
 import { AppNotices } from './app-notices.tsx';
+import { SiteSwitcher } from './site-switcher.tsx';
 
 const ITEMS = [
   { to: '/posts', name: 'Posts', icon: NotebookPen },
@@ -14,7 +13,6 @@ const ITEMS = [
 
 /** The frame of every screen: the rail, and the screen beside it. */
 export function Shell() {
-  const site = useLiveQuery(currentSite);
   return (
     <Tooltip.Provider delayDuration={350}>
       <div className="flex h-full">
@@ -39,7 +37,7 @@ export function Shell() {
               {name}
             </NavLink>
           ))}
-          <p className="mt-auto px-0.5 text-center text-[10.5px] leading-tight text-soft">{site?.name}</p>
+          <SiteSwitcher />
         </nav>
         <div className="flex min-w-0 flex-1 flex-col">
           <AppNotices />

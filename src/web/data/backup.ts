@@ -1,4 +1,5 @@
 import { type Backup, readBackupFile, writeBackupFile } from '../../core/formats/index.ts';
+import { emptyHouse } from '../../core/site/index.ts';
 import {
   type BodyRow,
   database,
@@ -6,6 +7,7 @@ import {
   type PictureRow,
   type PostRow,
   type SiteRow,
+  type TickRow,
   type VersionRow,
 } from './database.ts';
 import { sha256 } from './digest.ts';
@@ -20,9 +22,10 @@ interface Tables {
   bodies: BodyRow[];
   versions: VersionRow[];
   pictures: PictureRow[];
+  ticks: TickRow[];
 }
 
-const TABLES = ['sites', 'pages', 'posts', 'bodies', 'versions', 'pictures'] as const;
+const TABLES = ['sites', 'pages', 'posts', 'bodies', 'versions', 'pictures', 'ticks'] as const;
 
 /** Everything in one file: sites, pages, posts, versions, pictures. */
 export async function writeBackup(now: string): Promise<Blob> {
@@ -60,6 +63,13 @@ export async function restoreBackup(
   now: string,
 ): Promise<Restored> {
   const backup = await readBackupFile<Tables>(bytes, sha256);
+  // Backups of earlier days knew neither.
+  backup.data.ticks ??= [];
+  backup.data.sites = backup.data.sites.map((site) => ({
+    ...site,
+    house: site.house ?? emptyHouse(),
+    opened: site.opened ?? '',
+  }));
   const db = database();
   const types = new Map(backup.data.pictures.map(({ sha, name }) => [sha, pictureType(name) ?? '']));
   const blobs = [...backup.files].map(([sha, file]) => ({
@@ -148,6 +158,7 @@ async function merged(
     data: {
       sites: data.sites.filter((site) => !known.has(site.id)),
       pages: data.pages,
+      ticks: data.ticks,
       posts: incoming,
       bodies: [...bodies.values()],
       versions,

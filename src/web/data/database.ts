@@ -3,12 +3,15 @@ import type { GroupResult } from '../../core/criteria/index.ts';
 import type { Draft, PostFields } from '../../core/draft/index.ts';
 import { comparablePath } from '../../core/listing/index.ts';
 import type { OutlineItem } from '../../core/outline/index.ts';
-import type { SitePage, SiteSettings } from '../../core/site/index.ts';
+import { emptyHouse, type House, type SitePage, type SiteSettings } from '../../core/site/index.ts';
 
 export interface SiteRow extends Omit<SiteSettings, 'pages'> {
   id: string;
   /** Counts changes of the settings. */
   revision: number;
+  house: House;
+  /** UTC instant at which it was last gone to; the latest is the site in hand. */
+  opened: string;
 }
 
 /** A page of the site that is no post here; `path` is its address in comparable form. */
@@ -30,6 +33,15 @@ export interface PostRow {
   /** UTC instant of deletion; empty: not deleted. */
   deleted: string;
   fields: PostFields;
+  /** The post that this one was begun from. */
+  startedFrom?: string;
+}
+
+/** Points of the house's checklist that are ticked for a post, by their ids. */
+export interface TickRow {
+  siteId: string;
+  postId: string;
+  items: string[];
 }
 
 export interface BodyRow {
@@ -109,6 +121,13 @@ async function pagesOutOfSettings(transaction: Transaction): Promise<void> {
   }
 }
 
+/** Version 2 knew one site, and no house beside its settings. */
+async function houseForSites(transaction: Transaction): Promise<void> {
+  const sites = transaction.table('sites');
+  for (const site of (await sites.toArray()) as SiteRow[])
+    await sites.put({ ...site, house: emptyHouse(), opened: '' });
+}
+
 class Database extends Dexie {
   sites!: Table<SiteRow, string>;
   pages!: Table<PageRow, [string, string]>;
@@ -119,6 +138,7 @@ class Database extends Dexie {
   /** Files by their content; the pictures of every site share them. */
   blobs!: Table<BlobRow, string>;
   scores!: Table<ScoreRow, string>;
+  ticks!: Table<TickRow, [string, string]>;
 
   constructor(name: string, options?: DexieOptions) {
     super(name, options);
@@ -137,6 +157,7 @@ class Database extends Dexie {
         pictures: '[siteId+name], siteId, [siteId+sha]',
       })
       .upgrade(pagesOutOfSettings);
+    this.version(3).stores({ ticks: '[siteId+postId], siteId' }).upgrade(houseForSites);
   }
 }
 

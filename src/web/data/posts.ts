@@ -15,10 +15,19 @@ export async function addPost(
   id: string,
   now: string,
   document: PostDocument = { fields: emptyFields(), draft: emptyDraft() },
+  startedFrom?: string,
 ): Promise<string> {
   const { posts, bodies } = database();
   await database().transaction('rw', posts, bodies, async () => {
-    await posts.add({ id, siteId, revision: 1, changed: now, deleted: '', fields: document.fields });
+    await posts.add({
+      id,
+      siteId,
+      revision: 1,
+      changed: now,
+      deleted: '',
+      fields: document.fields,
+      ...(startedFrom ? { startedFrom } : {}),
+    });
     await bodies.add({ postId: id, siteId, draft: document.draft, outline: [] });
   });
   return id;
@@ -79,11 +88,12 @@ export async function setDeleted(ids: readonly string[], instant: string): Promi
 
 /** Removes posts that were deleted before an instant: their undo is past. */
 export async function purgeDeleted(before: string): Promise<void> {
-  const { posts, bodies, scores, versions } = database();
-  await database().transaction('rw', posts, bodies, scores, versions, async () => {
+  const { posts, bodies, scores, versions, ticks } = database();
+  await database().transaction('rw', [posts, bodies, scores, versions, ticks], async () => {
     const gone = await posts.filter((row) => row.deleted !== '' && row.deleted < before).primaryKeys();
     await Promise.all([posts.bulkDelete(gone), bodies.bulkDelete(gone), scores.bulkDelete(gone)]);
     const kept = await versions.filter((row) => gone.includes(row.postId)).primaryKeys();
     await versions.bulkDelete(kept);
+    await ticks.filter((row) => gone.includes(row.postId)).delete();
   });
 }

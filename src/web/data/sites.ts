@@ -1,5 +1,5 @@
 import { DEFAULT_TITLE_PATTERN } from '../../core/listing/index.ts';
-import { type SitePage, type SiteSettings, unknownSite } from '../../core/site/index.ts';
+import { emptyHouse, type SitePage, type SiteSettings, unknownSite } from '../../core/site/index.ts';
 import { database, type PageRow, pageRow, type SiteRow } from './database.ts';
 
 /** The site that a fresh database begins with. */
@@ -7,22 +7,46 @@ const FIRST_SITE = 'site-1';
 
 /** A site's row out of its settings; its pages lie in a table of their own. */
 export function siteRow(id: string, { pages: _pages, ...settings }: SiteSettings): SiteRow {
-  return { ...settings, id, revision: 1 };
+  return { ...settings, id, revision: 1, house: emptyHouse(), opened: '' };
 }
 
-/** The site in hand, undefined before there is one. */
-export const currentSite = (): Promise<SiteRow | undefined> => database().sites.toCollection().first();
+/** All sites by name. */
+export const allSites = async (): Promise<SiteRow[]> =>
+  (await database().sites.toArray()).sort((a, b) => a.name.localeCompare(b.name));
+
+/** The site in hand: the one last gone to; undefined before there is one. */
+export async function currentSite(): Promise<SiteRow | undefined> {
+  const [first, ...others] = await database().sites.toArray();
+  return others.reduce((latest, site) => (site.opened > latest.opened ? site : latest), first);
+}
+
+/** Goes to a site: every list shows its posts from then on. */
+export const goToSite = (id: string, now: string): Promise<void> => changeSite(id, { opened: now });
+
+/** Adds a site and goes to it. */
+export async function addSite(id: string, name: string, now: string): Promise<void> {
+  await database().sites.add({ ...newSite(id, name), opened: now });
+}
+
+const newSite = (id: string, name: string): SiteRow =>
+  siteRow(id, { ...unknownSite(), name, language: 'en', titlePattern: DEFAULT_TITLE_PATTERN });
+
+/** Takes a site out with everything that belongs to it. Pictures that no site names go with the next tidying. */
+export async function removeSite(id: string): Promise<void> {
+  const { tables } = database();
+  await database().transaction('rw', tables, async () => {
+    await database().sites.delete(id);
+    for (const table of tables)
+      if (table.schema.indexes.some(({ keyPath }) => keyPath === 'siteId'))
+        await table.where('siteId').equals(id).delete();
+  });
+}
 
 /** The site in hand; made where there is none yet. */
 export async function ensureSite(): Promise<SiteRow> {
   const found = await currentSite();
   if (found) return found;
-  const site = siteRow(FIRST_SITE, {
-    ...unknownSite(),
-    name: 'My blog',
-    language: 'en',
-    titlePattern: DEFAULT_TITLE_PATTERN,
-  });
+  const site = newSite(FIRST_SITE, 'My blog');
   await database().sites.put(site);
   return site;
 }

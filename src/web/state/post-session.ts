@@ -27,7 +27,7 @@ import { store } from './store.ts';
 import { VersionKeeper } from './version-keeper.ts';
 
 /** At most so long after a change it is written: a throttle, so that continuous typing is saved too. */
-const SAVE_EVERY = 400;
+const SAVE_EVERY = 250;
 /** Milliseconds after which a failed save is tried again. */
 const RETRY_AFTER = 5000;
 

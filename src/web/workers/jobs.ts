@@ -1,6 +1,10 @@
+import type { Profile } from '../../core/criteria/index.ts';
 import { emptyDraft } from '../../core/draft/index.ts';
 import { Vocabulary } from '../../core/language/index.ts';
+import { type ProfileEffect, profileEffect } from '../../core/site/index.ts';
 import { database, openDatabase } from '../data/database.ts';
+import { postsOf } from '../data/posts.ts';
+import { readScene } from '../data/read-scene.ts';
 import { sceneOf } from '../data/scene.ts';
 import { scoreRow } from '../data/score-row.ts';
 import { staleScores } from '../data/stale-scores.ts';
@@ -37,6 +41,18 @@ export const jobs = {
       );
     }
     return stale.length;
+  },
+
+  /** What another profile would do to the posts of a site; null: the site is gone. */
+  async tryProfile(siteId: string, profile: Profile): Promise<ProfileEffect[] | null> {
+    const data = await readScene(siteId);
+    if (!data) return null;
+    const scene = sceneOf(data);
+    const rows = await postsOf(siteId);
+    const bodies = await database().bodies.bulkGet(rows.map((row) => row.id));
+    return rows.map(({ id, fields }, at) =>
+      profileEffect(id, { fields, draft: bodies[at]?.draft ?? emptyDraft() }, scene, profile, vocabulary),
+    );
   },
 
   /** Scores the versions of a post that have none yet. */

@@ -1,18 +1,20 @@
 import type { Criterion } from '../criterion.ts';
 import { type DraftFacts, type HeadingFact, isJudgeable } from '../draft-facts.ts';
-import { measure, sectionHeadings, wholeBlock } from '../judging.ts';
+import { measure, wholeBlock } from '../judging.ts';
 
 function faulty(facts: DraftFacts): { heading: HeadingFact; fault: string }[] {
+  const limit = facts.settings.limits.headingCharacters;
   const seen = new Set<string>();
-  return sectionHeadings(facts).flatMap((heading) => {
-    const key = heading.text.toLowerCase();
-    const repeated = seen.has(key);
-    seen.add(key);
-    if (heading.text === '') return [{ heading, fault: 'is empty' }];
-    if (repeated) return [{ heading, fault: 'stands twice' }];
-    const limit = facts.settings.limits.headingCharacters;
-    return heading.text.length > limit ? [{ heading, fault: `is longer than ${limit} characters` }] : [];
-  });
+  const found: { heading: HeadingFact; fault: string }[] = [];
+  for (const heading of facts.sectionHeadings) {
+    const { headingKey } = heading.reading;
+    if (heading.text === '') found.push({ heading, fault: 'is empty' });
+    else if (seen.has(headingKey)) found.push({ heading, fault: 'stands twice' });
+    else if (heading.text.length > limit)
+      found.push({ heading, fault: `is longer than ${limit} characters` });
+    seen.add(headingKey);
+  }
+  return found;
 }
 
 export const headingDistinct: Criterion = {
@@ -23,7 +25,7 @@ export const headingDistinct: Criterion = {
   applies: isJudgeable,
   target: (limits) => `none empty, repeated or over ${limits.headingCharacters} characters`,
   measure(facts) {
-    const all = sectionHeadings(facts).length;
+    const all = facts.sectionHeadings.length;
     if (all === 0) return measure(0, 'no headings', 'Add headings.');
     const found = faulty(facts);
     const [first] = found;

@@ -1,14 +1,13 @@
 import { MATCH_VALUES } from '../../language/index.ts';
 import type { Criterion } from '../criterion.ts';
 import type { DraftFacts, HeadingFact } from '../draft-facts.ts';
-import { measure, NO_KEYWORD, sectionHeadings, wholeBlock } from '../judging.ts';
+import { measure, NO_KEYWORD, wholeBlock } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 
 const valueIn = ({ reading }: HeadingFact) =>
   reading.supporting.reduce((best, hit) => Math.max(best, hit.value), reading.keywordValue);
 
-const judged = (facts: DraftFacts) =>
-  sectionHeadings(facts).filter(({ level }) => level === 2 || level === 3);
+const judged = (facts: DraftFacts) => facts.sectionHeadings.filter(({ level }) => level === 2 || level === 3);
 
 export const headingKeyword: Criterion = {
   id: 'heading-keyword',

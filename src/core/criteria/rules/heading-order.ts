@@ -1,11 +1,11 @@
 import type { Criterion } from '../criterion.ts';
 import { type DraftFacts, type HeadingFact, isJudgeable } from '../draft-facts.ts';
-import { count, measure, sectionHeadings, wholeBlock } from '../judging.ts';
+import { count, measure, wholeBlock } from '../judging.ts';
 
 /** Headings that skip a level downwards, with the level that would not. */
 function skips(facts: DraftFacts): { heading: HeadingFact; level: number }[] {
   let before = 1;
-  return sectionHeadings(facts).flatMap((heading) => {
+  return facts.sectionHeadings.flatMap((heading) => {
     const skipped = heading.level > before + 1;
     const level = before + 1;
     before = heading.level;
@@ -21,7 +21,7 @@ export const headingOrder: Criterion = {
   applies: isJudgeable,
   target: () => 'no heading skips a level',
   measure(facts) {
-    const all = sectionHeadings(facts).length;
+    const all = facts.sectionHeadings.length;
     if (all === 0) return measure(0, 'no headings', 'Add headings, level 2 first.');
     const found = skips(facts);
     return measure(
@@ -37,7 +37,7 @@ export const headingOrder: Criterion = {
     // Mending one heading can make the next one skip: all are put in order together.
     const edits: { kind: 'set-heading-level'; blockId: string; level: number }[] = [];
     let before = 1;
-    for (const { block, level } of sectionHeadings(facts)) {
+    for (const { block, level } of facts.sectionHeadings) {
       const right = Math.min(level, before + 1);
       if (right !== level) edits.push({ kind: 'set-heading-level', blockId: block.id, level: right });
       before = right;

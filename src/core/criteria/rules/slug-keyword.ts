@@ -6,12 +6,30 @@ import {
   plainWords,
 } from '../../language/index.ts';
 import { slugOf } from '../../listing/index.ts';
+import type { BlockReader } from '../block-reader.ts';
 import type { Criterion } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { measure, NO_KEYWORD } from '../judging.ts';
 
-/** The keyword's content words and those of them that the slug holds. */
-export function slugCoverage({ fields, keyword, english }: DraftFacts): { wanted: string[]; held: string[] } {
+interface Coverage {
+  wanted: string[];
+  held: string[];
+}
+
+const known = new WeakMap<BlockReader, { slug: string; coverage: Coverage }>();
+
+/** The keyword's content words and those of them that the slug holds. A reader knows one keyword: its slug seldom changes. */
+export function slugCoverage(facts: DraftFacts): Coverage {
+  const { slug } = facts.fields;
+  let found = known.get(facts.reader);
+  if (found?.slug !== slug) {
+    found = { slug, coverage: coverageOf(facts) };
+    known.set(facts.reader, found);
+  }
+  return found.coverage;
+}
+
+function coverageOf({ fields, keyword, english }: DraftFacts): Coverage {
   const all = plainWords(keyword);
   const content = english ? all.filter((word) => !isFunctionWord(word)) : all;
   const wanted = content.length ? content : all;

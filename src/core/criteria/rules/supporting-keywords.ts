@@ -12,9 +12,15 @@ export const supportingKeywords: Criterion = {
     const values = new Float64Array(supporting.length);
     for (const reading of readings)
       for (const { index, value } of reading.supporting) if (value > values[index]) values[index] = value;
-    const share = values.reduce((sum, value) => sum + value, 0) / supporting.length;
-    const missing = supporting.filter((_, at) => values[at] === 0);
-    const near = supporting.filter((_, at) => values[at] > 0 && values[at] < 1);
+    const missing: string[] = [];
+    const near: string[] = [];
+    let sum = 0;
+    supporting.forEach((phrase, at) => {
+      sum += values[at];
+      if (values[at] === 0) missing.push(phrase);
+      else if (values[at] < 1) near.push(phrase);
+    });
+    const share = sum / supporting.length;
     const named = (list: string[]) =>
       list
         .slice(0, 4)

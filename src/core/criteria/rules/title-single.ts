@@ -1,5 +1,5 @@
 import type { Criterion } from '../criterion.ts';
-import { count, measure, sectionHeadings, wholeBlock } from '../judging.ts';
+import { count, measure, wholeBlock } from '../judging.ts';
 
 export const titleSingle: Criterion = {
   id: 'title-single',
@@ -9,7 +9,7 @@ export const titleSingle: Criterion = {
   applies: () => true,
   target: () => 'exactly one title',
   measure(facts) {
-    const further = sectionHeadings(facts).filter((heading) => heading.level === 1);
+    const further = facts.sectionHeadings.filter((heading) => heading.level === 1);
     if (facts.fields.title.trim() === '') return measure(0, 0, 'Give the post a title.');
     return measure(
       1 / (1 + further.length),
@@ -20,7 +20,7 @@ export const titleSingle: Criterion = {
   },
   fixes(facts) {
     if (facts.fields.title.trim() === '') return [];
-    const further = sectionHeadings(facts).filter((heading) => heading.level === 1);
+    const further = facts.sectionHeadings.filter((heading) => heading.level === 1);
     if (further.length === 0) return [];
     return [
       {

@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { History } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
-import { currentSite } from '../../data/sites.ts';
+import { database } from '../../data/database.ts';
 import { PostSession } from '../../state/post-session.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { timeInWords } from '../../ui/day.ts';
@@ -17,7 +17,8 @@ import { STEPS, type Step, trailStates } from './trail-state.ts';
 export function PostFrame() {
   const { postId = '' } = useParams();
   const [session, setSession] = useState<PostSession | 'missing' | null>(null);
-  const site = useLiveQuery(currentSite);
+  const siteId = session && session !== 'missing' ? session.siteId : null;
+  const site = useLiveQuery(async () => (siteId ? database().sites.get(siteId) : undefined), [siteId]);
 
   useEffect(() => {
     let current: PostSession | null = null;

@@ -4,7 +4,8 @@ import { Download, FileUp, Plus, Search, Trash2 } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { STATUSES } from '../../../core/draft/index.ts';
+import { emptyDraft, STATUSES } from '../../../core/draft/index.ts';
+import { houseFields } from '../../../core/site/index.ts';
 import { database } from '../../data/database.ts';
 import { addPost, postsOf, setDeleted } from '../../data/posts.ts';
 import { currentSite } from '../../data/sites.ts';
@@ -68,7 +69,10 @@ export function Posts() {
 
   const create = async () => {
     if (!site) return;
-    const id = await addPost(site.id, crypto.randomUUID(), new Date().toISOString());
+    const id = await addPost(site.id, crypto.randomUUID(), new Date().toISOString(), {
+      fields: houseFields(site.house),
+      draft: emptyDraft(),
+    });
     navigate(`/posts/${id}/target`);
   };
   const remove = async (ids: readonly string[]) => {

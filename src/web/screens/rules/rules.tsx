@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { type ReactNode, useState } from 'react';
+import { ArrowRight } from 'lucide-react';
+import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { isDemo } from '../../app/is-demo.ts';
 import type { SiteRow } from '../../data/database.ts';
@@ -9,8 +10,11 @@ import { snapshot } from '../../data/snapshot.ts';
 import { type Theme, themeChosen } from '../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { Button } from '../../ui/button.tsx';
-import { ChoiceField, TextField } from '../../ui/field.tsx';
+import { ChoiceField } from '../../ui/field.tsx';
 import { BackupSection } from './backup-section.tsx';
+import { BriefSection, ChecklistSection } from './house-sections.tsx';
+import { RemoveSite } from './remove-site.tsx';
+import { Setting } from './setting.tsx';
 
 /** Brings the demo back, with a way back from that too. */
 async function reset(): Promise<void> {
@@ -37,7 +41,7 @@ export function Rules() {
     <main className="h-full overflow-auto">
       <div className="mx-auto max-w-3xl px-8 py-6">
         <h1 className="mb-6 font-serif text-[26px] font-semibold">House rules</h1>
-        <section aria-label="Site" className="mb-8 grid grid-cols-2 gap-5">
+        <section aria-label="Site" className="mb-8 grid grid-cols-2 gap-5 max-[760px]:grid-cols-1">
           <Setting label="Site name" value={site.name} onChange={(name) => set({ name })} />
           <Setting
             label="Address"
@@ -66,7 +70,25 @@ export function Rules() {
           />
           <Setting label="Region" value={site.region} onChange={(region) => set({ region })} />
         </section>
-        <section aria-label="Appearance" className="mb-8 w-52">
+        <BriefSection key={`${site.id} brief`} site={site} />
+        <ChecklistSection key={`${site.id} checklist`} site={site} />
+        <section aria-label="Criteria" className="mb-8 border-t pt-5">
+          <h2 className="mb-1 font-semibold">Criteria</h2>
+          <p className="mb-3 max-w-2xl text-soft">
+            {site.profile
+              ? 'Posts are scored by your own weights and limits.'
+              : 'Posts are scored by the weights and limits that come with Dune Sparrow.'}{' '}
+            What a change does to your posts is shown before it is applied.
+          </p>
+          <Link
+            to="/rules/criteria"
+            className="inline-flex min-h-8.5 items-center gap-1.5 rounded-md border bg-sheet px-2.5 py-1.5 hover:border-soft"
+          >
+            Weights and limits
+            <ArrowRight size={15} aria-hidden />
+          </Link>
+        </section>
+        <section aria-label="Appearance" className="mb-8 w-52 border-t pt-5">
           <ChoiceField<Theme>
             label="Theme"
             value={theme}
@@ -79,6 +101,7 @@ export function Rules() {
           />
         </section>
         <BackupSection />
+        <RemoveSite site={site} />
         {isDemo() && (
           <section aria-label="Demo" className="border-t pt-5">
             <h2 className="mb-1 font-semibold">Demo data</h2>
@@ -91,33 +114,5 @@ export function Rules() {
         )}
       </div>
     </main>
-  );
-}
-
-/** A setting that is stored as it is typed; while it is typed the field does not wait for storage to catch up. */
-function Setting({
-  value,
-  onChange,
-  ...rest
-}: {
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-  note?: ReactNode;
-  placeholder?: string;
-}) {
-  const [typed, setTyped] = useState<string | null>(null);
-  return (
-    // biome-ignore lint/a11y/noStaticElementInteractions: it only notes when its field is left
-    <div onBlur={() => setTyped(null)}>
-      <TextField
-        {...rest}
-        value={typed ?? value}
-        onChange={(next) => {
-          setTyped(next);
-          onChange(next);
-        }}
-      />
-    </div>
   );
 }

@@ -1,0 +1,42 @@
+import { emptyFields, type PostFields } from '../draft/index.ts';
+
+/** A point of the house's own checklist, which no program can judge. */
+export interface ChecklistItem {
+  id: string;
+  text: string;
+}
+
+/** What a house decides once, for all of its posts. */
+export interface House {
+  /** What the site offers, in the house's own words. */
+  offer: string;
+  /** Briefs begin with these. */
+  goal: string;
+  audience: string[];
+  tone: string;
+  /** Words; null: no wish. */
+  targetWords: number | null;
+  authors: string[];
+  checklist: ChecklistItem[];
+}
+
+/** A house that has decided nothing. */
+export const emptyHouse = (): House => ({
+  offer: '',
+  goal: '',
+  audience: [],
+  tone: '',
+  targetWords: null,
+  authors: [],
+  checklist: [],
+});
+
+/** Fields of a new post: the brief as the house sets it, and the author where there is only one. */
+export const houseFields = ({ goal, audience, tone, targetWords, authors }: House): PostFields => ({
+  ...emptyFields(),
+  goal,
+  audience,
+  tone,
+  targetWords,
+  author: authors.length === 1 ? authors[0] : '',
+});

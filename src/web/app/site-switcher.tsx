@@ -1,0 +1,59 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { Check, Plus } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import { useNavigate } from 'react-router';
+import { addSite, allSites, currentSite, goToSite } from '../data/sites.ts';
+
+const ITEM =
+  'flex cursor-pointer items-center gap-2 rounded px-2 py-1.5 outline-none data-[highlighted]:bg-paper';
+
+/** The site in hand, and the way to another or to a new one. */
+export function SiteSwitcher() {
+  const site = useLiveQuery(currentSite);
+  const sites = useLiveQuery(allSites) ?? [];
+  const navigate = useNavigate();
+  const go = async (id: string) => {
+    await goToSite(id, new Date().toISOString());
+    navigate('/posts');
+  };
+  const create = async () => {
+    await addSite(crypto.randomUUID(), `Site ${sites.length + 1}`, new Date().toISOString());
+    navigate('/rules');
+  };
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger asChild>
+        <button
+          type="button"
+          aria-label={`Site: ${site?.name ?? ''}. Change`}
+          className="mt-auto rounded-md px-0.5 py-1.5 text-center text-[10.5px] leading-tight break-words text-soft hover:text-ink"
+        >
+          {site?.name || 'Unnamed site'}
+        </button>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          side="right"
+          align="end"
+          sideOffset={6}
+          className="rise z-50 min-w-52 rounded-md border bg-sheet p-1"
+        >
+          {sites.map(({ id, name, baseAddress }) => (
+            <DropdownMenu.Item key={id} className={ITEM} onSelect={() => void go(id)}>
+              <Check size={14} aria-hidden className={id === site?.id ? '' : 'invisible'} />
+              <span>
+                {name || 'Unnamed site'}
+                {baseAddress && <span className="block text-[12px] text-soft">{baseAddress}</span>}
+              </span>
+            </DropdownMenu.Item>
+          ))}
+          <DropdownMenu.Separator className="my-1 border-t" />
+          <DropdownMenu.Item className={ITEM} onSelect={() => void create()}>
+            <Plus size={14} aria-hidden />
+            New site
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

@@ -1,0 +1,249 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { ArrowLeft } from 'lucide-react';
+import { useMemo, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import {
+  type CriterionId,
+  criteriaMeanings,
+  defaultProfile,
+  GROUPS,
+  LIMIT_MEANINGS,
+  type LimitMeaning,
+  type Profile,
+  RAMP_CORNERS,
+  readProfile,
+} from '../../../core/criteria/index.ts';
+import type { SiteRow } from '../../data/database.ts';
+import { changeSite, currentSite } from '../../data/sites.ts';
+import { Button } from '../../ui/button.tsx';
+import { download } from '../../ui/download.ts';
+import { GROUP_NAMES } from '../../ui/ridge.tsx';
+import { ProfileEffectPanel } from './profile-effect-panel.tsx';
+import { changesBetween, formOf, type ProfileForm, profileOf } from './profile-form.ts';
+
+/** Weights and limits of the house: set, tried on the posts at hand, then applied. */
+export function CriteriaRules() {
+  const site = useLiveQuery(currentSite);
+  if (!site) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
+  // Another site, or another profile from another tab, begins anew.
+  return <ProfileEditor key={`${site.id} ${JSON.stringify(site.profile)}`} site={site} />;
+}
+
+function ProfileEditor({ site }: { site: SiteRow }) {
+  const kept = useMemo(() => formOf(site.profile ?? defaultProfile), [site]);
+  const [form, setForm] = useState(kept);
+  const [fileProblem, setFileProblem] = useState('');
+  const file = useRef<HTMLInputElement>(null);
+  const titles = useMemo(
+    () => new Map(criteriaMeanings(defaultProfile.limits).map(({ id, title }) => [id, title])),
+    [],
+  );
+  const { profile, problem } = useMemo(() => profileOf(form, titles), [form, titles]);
+  const changes = changesBetween(form, kept);
+  const isDefault = changesBetween(form, formOf(defaultProfile)) === 0;
+  const meanings = criteriaMeanings((profile ?? site.profile ?? defaultProfile).limits);
+  const total = profile ? Object.values(profile.weights).reduce((sum, weight) => sum + weight, 0) : null;
+
+  const apply = async (next: Profile) => {
+    const before = site.profile;
+    await changeSite(site.id, { profile: isDefault ? null : next });
+    toast('Your posts are scored by the new rules from now on.', {
+      duration: 15_000,
+      action: { label: 'Undo', onClick: () => void changeSite(site.id, { profile: before }) },
+    });
+  };
+  const take = async (given: File) => {
+    setFileProblem('');
+    try {
+      const reading = readProfile(JSON.parse(await given.text()));
+      if (reading.problem !== null) setFileProblem(`${given.name} cannot be used. ${reading.problem}`);
+      else setForm(formOf(reading.profile));
+    } catch {
+      setFileProblem(`${given.name} cannot be used: it is no JSON. Choose a profile that was exported here.`);
+    }
+  };
+  const setWeight = (id: CriterionId, typed: string) =>
+    setForm({ ...form, weights: { ...form.weights, [id]: typed } });
+  const setLimit = (name: LimitMeaning['name'], at: number, typed: string) =>
+    setForm({ ...form, limits: { ...form.limits, [name]: form.limits[name].with(at, typed) } });
+
+  return (
+    <main className="flex h-full min-h-0 max-[900px]:flex-col max-[900px]:overflow-auto">
+      <div className="min-h-0 min-w-0 flex-1 overflow-auto px-8 py-6 max-[900px]:overflow-visible">
+        <Link
+          to="/rules"
+          className="mb-2 inline-flex items-center gap-1 text-[13px] text-soft hover:text-ink"
+        >
+          <ArrowLeft size={14} aria-hidden />
+          House rules
+        </Link>
+        <h1 className="font-serif text-[26px] font-semibold">Weights and limits</h1>
+        <p className="mb-5 max-w-2xl text-soft">
+          A weight is the share of the score that a criterion can earn; 0 leaves it out. A limit says from
+          where on it is earned.
+        </p>
+        {GROUPS.map((group) => (
+          <section key={group} aria-label={`${GROUP_NAMES[group]}: weights`} className="mb-6">
+            <h2 className="mb-1 border-b pb-1 font-semibold">{GROUP_NAMES[group]}</h2>
+            <ul>
+              {meanings
+                .filter((one) => one.group === group)
+                .map(({ id, title, target }) => (
+                  <li key={id} className="flex items-center gap-3 border-b py-1 text-[13px]">
+                    <label htmlFor={`weight-${id}`} className="w-52 shrink-0">
+                      {title}
+                    </label>
+                    <span className="min-w-0 flex-1 text-soft">{target}</span>
+                    <NumberField
+                      id={`weight-${id}`}
+                      value={form.weights[id]}
+                      changed={form.weights[id] !== kept.weights[id]}
+                      onChange={(typed) => setWeight(id, typed)}
+                    />
+                  </li>
+                ))}
+            </ul>
+          </section>
+        ))}
+        <h2 className="mt-8 mb-1 font-serif text-xl font-semibold">Limits</h2>
+        <p className="mb-3 text-soft">Between two numbers the points rise or fall evenly.</p>
+        <ul>
+          {LIMIT_MEANINGS.map((limit) => (
+            <LimitRow key={limit.name} limit={limit} form={form} kept={kept} onChange={setLimit} />
+          ))}
+        </ul>
+      </div>
+      <aside
+        aria-label="Effect"
+        className="flex w-[360px] shrink-0 flex-col gap-4 overflow-auto border-l px-5 py-6 max-[900px]:w-auto max-[900px]:overflow-visible max-[900px]:border-t max-[900px]:border-l-0"
+      >
+        <div>
+          <h2 className="mb-2 font-serif text-xl font-semibold">On the posts at hand</h2>
+          {problem !== null ? (
+            <p role="alert" className="text-rust">
+              {problem}
+            </p>
+          ) : (
+            <ProfileEffectPanel siteId={site.id} profile={profile} />
+          )}
+        </div>
+        <div className="flex flex-wrap gap-2 border-t pt-4">
+          <Button
+            look="main"
+            disabled={changes === 0 || !profile}
+            onClick={() => profile && void apply(profile)}
+          >
+            {changes === 0 ? 'Nothing to apply' : `Apply ${changes} ${changes === 1 ? 'change' : 'changes'}`}
+          </Button>
+          <Button disabled={changes === 0} onClick={() => setForm(kept)}>
+            Discard
+          </Button>
+          <Button disabled={isDefault} onClick={() => setForm(formOf(defaultProfile))}>
+            Back to the defaults
+          </Button>
+        </div>
+        <div className="border-t pt-4">
+          <p className="mb-2 text-[13px] text-soft">
+            {total === null
+              ? ''
+              : `The weights sum to ${Math.round(total * 10) / 10}; what applies is scaled to 100.`}
+          </p>
+          <div className="flex flex-wrap gap-2">
+            <Button
+              disabled={!profile}
+              onClick={() =>
+                download('criteria-profile.json', JSON.stringify(profile, null, 2), 'application/json')
+              }
+            >
+              Export as JSON
+            </Button>
+            <Button onClick={() => file.current?.click()}>Import</Button>
+          </div>
+          <input
+            ref={file}
+            type="file"
+            accept=".json,application/json"
+            aria-label="Profile to import"
+            className="sr-only"
+            tabIndex={-1}
+            onChange={(event) => {
+              const [given] = event.target.files ?? [];
+              event.target.value = '';
+              if (given) void take(given);
+            }}
+          />
+          {fileProblem && (
+            <p role="alert" className="mt-2 text-rust">
+              {fileProblem}
+            </p>
+          )}
+        </div>
+      </aside>
+    </main>
+  );
+}
+
+function LimitRow({
+  limit: { name, title, unit, meaning, shape },
+  form,
+  kept,
+  onChange,
+}: {
+  limit: LimitMeaning;
+  form: ProfileForm;
+  kept: ProfileForm;
+  onChange: (name: LimitMeaning['name'], at: number, typed: string) => void;
+}) {
+  const corners = shape === 'number' ? [''] : shape === 'ramp' ? RAMP_CORNERS : shape;
+  return (
+    <li className="flex flex-wrap items-end gap-x-4 gap-y-1 border-b py-1.5 text-[13px]">
+      <span className="min-w-52 flex-1">
+        {title} <span className="text-soft">({unit})</span>
+        <span className="block text-soft">{meaning}</span>
+      </span>
+      <span className="flex gap-2">
+        {corners.map((corner, at) => (
+          <span key={corner} className="flex flex-col text-[12px] text-soft">
+            {corner && <span aria-hidden>{corner}</span>}
+            <NumberField
+              label={corner ? `${title}: ${corner}` : title}
+              value={form.limits[name][at]}
+              changed={form.limits[name][at] !== kept.limits[name][at]}
+              placeholder={shape === 'ramp' ? 'open' : ''}
+              onChange={(typed) => onChange(name, at, typed)}
+            />
+          </span>
+        ))}
+      </span>
+    </li>
+  );
+}
+
+function NumberField({
+  value,
+  changed,
+  onChange,
+  id,
+  label,
+  placeholder,
+}: {
+  value: string;
+  changed: boolean;
+  onChange: (typed: string) => void;
+  id?: string;
+  label?: string;
+  placeholder?: string;
+}) {
+  return (
+    <input
+      id={id}
+      aria-label={label}
+      inputMode="decimal"
+      value={value}
+      placeholder={placeholder}
+      onChange={(event) => onChange(event.target.value)}
+      className={`w-19 rounded border px-1.5 py-0.5 text-right text-[13px] text-ink ${changed ? 'border-marram font-semibold' : ''}`}
+    />
+  );
+}

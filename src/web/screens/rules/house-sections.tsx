@@ -1,0 +1,150 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import type { House } from '../../../core/site/index.ts';
+import type { SiteRow } from '../../data/database.ts';
+import { changeSite } from '../../data/sites.ts';
+import { Button } from '../../ui/button.tsx';
+import { ChipsField } from '../../ui/chips-field.tsx';
+import { Setting } from './setting.tsx';
+
+const NUMBER = /^\d{1,6}$/;
+
+/** What a new post begins with, and who writes. */
+export function BriefSection({ site }: { site: SiteRow }) {
+  const { house } = site;
+  const set = (patch: Partial<House>) => void changeSite(site.id, { house: { ...house, ...patch } });
+  const [lengthProblem, setLengthProblem] = useState('');
+  return (
+    <section aria-label="Offer and briefs" className="mb-8 border-t pt-5">
+      <h2 className="mb-1 font-semibold">Offer and briefs</h2>
+      <p className="mb-4 text-soft">A new post begins with these; each post can say otherwise on Target.</p>
+      <div className="grid grid-cols-2 gap-5 max-[760px]:grid-cols-1">
+        <div className="col-span-full">
+          <Setting
+            label="What the site offers"
+            rows={2}
+            value={house.offer}
+            onChange={(offer) => set({ offer })}
+            placeholder="In your own words: what readers can buy, book or join"
+          />
+        </div>
+        <Setting label="Goal of a post" value={house.goal} onChange={(goal) => set({ goal })} />
+        <Setting label="Tone" value={house.tone} onChange={(tone) => set({ tone })} />
+        <ChipsField
+          label="Audience"
+          items={house.audience}
+          onChange={(audience) => set({ audience })}
+          placeholder="Type one and press Enter"
+        />
+        <Setting
+          label="Length of a post"
+          value={house.targetWords === null ? '' : String(house.targetWords)}
+          onChange={(typed) => {
+            const fine = typed.trim() === '' || (NUMBER.test(typed.trim()) && Number(typed) > 0);
+            setLengthProblem(
+              fine ? '' : `"${typed}" is no number of words. Type one such as 900, or nothing.`,
+            );
+            if (fine) set({ targetWords: typed.trim() === '' ? null : Number(typed) });
+          }}
+          placeholder="No wish"
+          note={lengthProblem ? <span className="text-rust">{lengthProblem}</span> : 'Words.'}
+        />
+        <ChipsField
+          label="Authors"
+          items={house.authors}
+          onChange={(authors) => set({ authors })}
+          placeholder="Type a name and press Enter"
+          note="Offered on Release; a single one is filled in by itself."
+        />
+      </div>
+    </section>
+  );
+}
+
+/** The house's own checklist: what no program can judge. */
+export function ChecklistSection({ site }: { site: SiteRow }) {
+  const { checklist } = site.house;
+  const [text, setText] = useState('');
+  const set = (next: House['checklist']) =>
+    changeSite(site.id, { house: { ...site.house, checklist: next } });
+  const remove = async (id: string) => {
+    const before = checklist;
+    await set(checklist.filter((item) => item.id !== id));
+    toast('The point is taken out.', { action: { label: 'Undo', onClick: () => void set(before) } });
+  };
+  return (
+    <section aria-label="Checklist" className="mb-8 border-t pt-5">
+      <h2 className="mb-1 font-semibold">Checklist</h2>
+      <p className="mb-3 text-soft">
+        What no program can judge. Each point is ticked for each post on Release; none changes the score.
+      </p>
+      <ul className="mb-3">
+        {checklist.map((item, at) => (
+          <li key={item.id} className="flex items-center gap-2 border-b py-1">
+            <ChecklistText
+              label={`Point ${at + 1}`}
+              value={item.text}
+              onChange={(next) => void set(checklist.with(at, { ...item, text: next }))}
+            />
+            <button
+              type="button"
+              aria-label={`Take out point ${at + 1}`}
+              title="Take out"
+              onClick={() => void remove(item.id)}
+              className="rounded p-1.5 text-soft hover:text-rust"
+            >
+              <Trash2 size={15} aria-hidden />
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form
+        className="flex gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (text.trim() === '') return;
+          void set([...checklist, { id: crypto.randomUUID(), text: text.trim() }]);
+          setText('');
+        }}
+      >
+        <input
+          aria-label="A new point"
+          value={text}
+          placeholder="For example: prices looked up this week"
+          onChange={(event) => setText(event.target.value)}
+          className="min-w-0 flex-1 rounded-md border px-2.5 py-1.5"
+        />
+        <Button type="submit">
+          <Plus size={15} aria-hidden />
+          Add
+        </Button>
+      </form>
+    </section>
+  );
+}
+
+/** A text that is stored when it is left, so that half a word is no point. */
+function ChecklistText({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+}) {
+  const [typed, setTyped] = useState<string | null>(null);
+  return (
+    <input
+      aria-label={label}
+      value={typed ?? value}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={() => {
+        if (typed?.trim() && typed !== value) onChange(typed.trim());
+        setTyped(null);
+      }}
+      className="min-w-0 flex-1 rounded bg-transparent px-1 py-1"
+    />
+  );
+}
