@@ -63,8 +63,9 @@ function rescore(words: number): { time: number; floor: number } {
       const changed = { ...blocks[at], text: `${blocks[at].text} Then we rode on ${run + 50}.` };
       report({ fields, draft: { version: 1, blocks: blocks.with(at, changed) } }, readings);
     },
-    41,
-    20,
+    101,
+    // An engine compiles what runs often; a writer's keystrokes run often.
+    300,
   );
   return { time, floor: floorOf(textOf(document.draft)) };
 }
@@ -78,7 +79,13 @@ const rows: Record<string, () => Omit<Row, 'ok' | 'name'>> = {
     const { time, floor } = rescore(50_000);
     return { value: time / floor, unit: 'of the floor', bar: 0.2 };
   },
-  'rescore-growth': () => ({ value: rescore(50_000).time / rescore(5000).time, unit: 'times', bar: 3 }),
+  'rescore-growth': () => {
+    // Both before and after, so that neither is measured by a colder engine.
+    const small = [rescore(5000).time];
+    const large = rescore(50_000).time;
+    small.push(rescore(5000).time);
+    return { value: large / ((small[0] + small[1]) / 2), unit: 'times', bar: 3 };
+  },
   'report-5k-cold': () => {
     const document = documentOf(5000, 3);
     const text = textOf(document.draft);

@@ -1,5 +1,6 @@
 import { type Block, isRead, linksOf } from '../draft/index.ts';
 import {
+  fold,
   MATCH_COUNTS,
   MATCH_VALUES,
   type Match,
@@ -22,6 +23,7 @@ export interface BlockReading {
   block: Block;
   tokens: Tokens;
   words: number;
+  sentences: number;
   syllables: number;
   /** Running text: paragraphs, list items, quotes; not headings, captions, table cells. */
   prose: boolean;
@@ -38,7 +40,14 @@ export interface BlockReading {
   longSentences: { start: number; end: number; words: number }[];
   /** Sentences that state a figure, and whether a link stands in them or in the next. */
   claims: { start: number; end: number; quote: string; linked: boolean }[];
-  links: { start: number; end: number; href: string; text: string }[];
+  /** Links with their words, also folded and without marks, as vague words are looked up. */
+  links: { start: number; end: number; href: string; text: string; plain: string }[];
+  /** True for pictures and kept markup with embeds. */
+  loads: boolean;
+  /** The outermost list, table or quote that the block stands in; empty outside. */
+  container: string;
+  /** Level of a heading; 0 for other blocks. */
+  level: number;
   /** The text of a heading on one line; empty for other blocks. */
   heading: string;
   /** The same in lower case, by which headings are told apart. */
@@ -98,7 +107,9 @@ export class BlockReader {
     const inList = block.path.some((part) => part.type === 'list');
     const prose = block.kind === 'paragraph' && !inTable && tokens.length > 0;
     const matches = tokens.length ? this.matcher.match(block.text, tokens) : [];
-    const links = block.marks.length ? linksOf(block) : [];
+    const links = block.marks.length
+      ? linksOf(block).map((link) => ({ ...link, plain: plainOf(link.text) }))
+      : [];
     let syllables = 0;
     if (this.target.english)
       for (let at = 0; at < tokens.length; at++) syllables += this.vocabulary.syllables(tokens.ids[at]);
@@ -122,10 +133,14 @@ export class BlockReader {
     const heading = block.kind === 'heading' ? block.text.replace(/\s+/g, ' ').trim() : '';
     return {
       block,
+      level: block.kind === 'heading' ? (block.level ?? 2) : 0,
       heading,
       headingKey: heading.toLowerCase(),
       tokens,
       words: tokens.words,
+      sentences: tokens.sentenceCount,
+      loads: block.image !== undefined || (block.embeds?.length ?? 0) > 0,
+      container: block.path.length ? `${block.path[0].type}${block.path[0].key}` : '',
       syllables,
       prose,
       paragraph: prose && !inList,
@@ -139,6 +154,11 @@ export class BlockReader {
     };
   }
 }
+
+const plainOf = (text: string) =>
+  fold(text)
+    .replace(/[\s\p{P}]+/gu, ' ')
+    .trim();
 
 function wordIndices(tokens: Tokens): Int32Array {
   const out = new Int32Array(tokens.length);

@@ -11,6 +11,7 @@ import {
 } from '../language/index.ts';
 import { comparablePath, effectiveMetaTitle, linkKind } from '../listing/index.ts';
 import { BlockReader, type BlockReading } from './block-reader.ts';
+import { type DraftTotals, draftTotals } from './draft-totals.ts';
 import type { Limits } from './profile.ts';
 
 /** What is known about a picture's file. */
@@ -57,6 +58,8 @@ export interface LinkFact {
   end: number;
   href: string;
   text: string;
+  /** The words folded and without marks; empty for a picture that is a link. */
+  plain: string;
   kind: ReturnType<typeof linkKind>;
   /** Comparable path of internal links. */
   path: string | null;
@@ -83,6 +86,7 @@ export interface DraftFacts {
   /** Index of the h1 that is the title; -1 where the title stands outside the body. */
   titleBlock: number;
   metaTitle: string;
+  totals: DraftTotals;
   /** All headings of the body; the title's h1 among them. */
   headings: readonly HeadingFact[];
   /** Headings that structure the text: all but the title's own. */
@@ -122,7 +126,7 @@ export class DraftReadings {
     const english = isEnglish(language);
     const reader = this.readerFor(english, fields, settings.limits.sentenceWords);
     const readings = this.readingsOf(draft.blocks, reader);
-    let [words, sentences, syllables, useCount] = [0, 0, 0, 0];
+    const totals = draftTotals(readings, fields.supporting.length, settings.limits);
     const headings: HeadingFact[] = [];
     const images: ImageFact[] = fields.image
       ? [{ index: null, block: null, src: fields.image, alt: fields.imageAlt }]
@@ -131,13 +135,10 @@ export class DraftReadings {
     const base = settings.ownPath ?? '/';
     for (let index = 0; index < readings.length; index++) {
       const reading = readings[index];
+      const { level } = reading;
+      if (level > 0) headings.push({ index, block: reading.block, level, text: reading.heading, reading });
+      if (!reading.loads && reading.links.length === 0) continue;
       const { block } = reading;
-      words += reading.words;
-      sentences += reading.tokens.sentenceCount;
-      syllables += reading.syllables;
-      useCount += reading.useCount;
-      if (block.kind === 'heading')
-        headings.push({ index, block, level: block.level ?? 2, text: reading.heading, reading });
       if (block.image) {
         images.push({ index, block, src: block.image.src, alt: block.image.alt });
         const { link: href, alt } = block.image;
@@ -149,11 +150,21 @@ export class DraftReadings {
             end: 0,
             href,
             text: alt ?? '',
+            plain: '',
             ...this.linkTo(href, settings.host, base),
           });
       }
-      for (const { start, end, href, text } of reading.links)
-        links.push({ index, block, start, end, href, text, ...this.linkTo(href, settings.host, base) });
+      for (const { start, end, href, text, plain } of reading.links)
+        links.push({
+          index,
+          block,
+          start,
+          end,
+          href,
+          text,
+          plain,
+          ...this.linkTo(href, settings.host, base),
+        });
     }
     const firstH1 = headings.find((heading) => heading.level === 1 && heading.text !== '');
     const title = fields.title.replace(/\s+/g, ' ').trim();
@@ -166,10 +177,11 @@ export class DraftReadings {
       language,
       english,
       keyword: fields.keyword.trim(),
-      words,
-      sentences,
-      syllables,
-      useCount,
+      words: totals.words,
+      sentences: totals.sentences,
+      syllables: totals.syllables,
+      useCount: totals.useCount,
+      totals,
       headings,
       sectionHeadings: titleBlock < 0 ? headings : headings.filter(({ index }) => index !== titleBlock),
       images,

@@ -42,7 +42,7 @@ const presence = (kind: MatchKind | null): Presence =>
 
 /** What a report states as facts, each countable by hand. */
 export function reportFacts(facts: DraftFacts): ReportFacts {
-  const { fields, words, sentences, syllables, readings } = facts;
+  const { fields, words, sentences, syllables } = facts;
   const metaTitle = orNull(fields.metaTitle);
   const metaDescription = orNull(fields.metaDescription);
   const counts = { words, sentences, syllables };
@@ -54,7 +54,7 @@ export function reportFacts(facts: DraftFacts): ReportFacts {
     language: orNull(fields.language),
     words,
     sentences,
-    paragraphs: readings.filter((reading) => reading.paragraph).length,
+    paragraphs: facts.totals.paragraphs,
     headings: facts.headings.map(({ level, text }) => ({ level, text })),
     images: facts.images.map(({ src, alt }) => ({ src, alt })),
     links: facts.links.map(({ href, text, kind }) => ({ href, text, kind })),

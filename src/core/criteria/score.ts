@@ -93,9 +93,9 @@ export function scoreDraft(facts: DraftFacts, context: Context): ScoreReport {
     score += points;
   }
   const uses: ScoreReport['uses'] = [];
-  for (const { block, uses: own } of facts.readings) {
-    for (const { match } of own)
-      uses.push({ blockId: block.id, start: match.start, end: match.end, kind: match.kind });
+  for (const { reading } of facts.totals.withUses) {
+    for (const { match } of reading.uses)
+      uses.push({ blockId: reading.block.id, start: match.start, end: match.end, kind: match.kind });
   }
   return { score: Math.min(100, score), groups, criteria, uses };
 }

@@ -114,12 +114,10 @@ export class PhraseMatcher {
     const normal = this.english ? this.vocabulary.normal(id) : form;
     const candidates = this.english ? this.vocabulary.candidates(id) : [normal];
     const roles: Role[] = [];
-    const has = (phrase: number, from: number) =>
-      roles.some((role) => role.phrase === phrase && role.from === from && role.tail === null);
     for (const candidate of candidates) {
       for (const { phrase, slot: at } of this.bySlot.get(candidate) ?? []) {
         const slot = this.phrases[phrase]!.slots[at];
-        if (has(phrase, at)) continue;
+        if (hasRole(roles, phrase, at)) continue;
         if (
           slot.literal ? slot.form !== form : !areVariants(normal, candidates, slot.normal, slot.candidates)
         )
@@ -209,31 +207,22 @@ export class PhraseMatcher {
     const phrase = this.phrases[index]!;
     const occurrences = this.found[index];
     const hits: Match[] = [];
-    const add = (first: number, last: number, kind: MatchKind) =>
-      hits.push({
-        phrase: index,
-        kind,
-        start: tokens.starts[first],
-        end: tokens.ends[last],
-        firstToken: first,
-        lastToken: last,
-      });
     for (const start of occurrences) {
       if (start.from === 0) {
         const chain = this.ordered(phrase, tokens, occurrences, [start]);
         if (chain) {
           const exact = this.wholePhrase(phrase, tokens, chain, from, to);
-          if (exact) add(exact.first, exact.last, exact.kind);
+          if (exact) hits.push(hitOf(index, tokens, exact.first, exact.last, exact.kind));
           else if (!phrase.strict || chain.every((part) => part.quality < 2) || this.english) {
             const kind = this.kindOf(tokens, chain);
             if (kind !== null && !(phrase.strict && kind === 'split'))
-              add(chain[0].first, chain.at(-1)!.last, kind);
+              hits.push(hitOf(index, tokens, chain[0].first, chain.at(-1)!.last, kind));
           }
         }
       }
       if (phrase.reorderable) {
         const loose = this.reordered(phrase, tokens, occurrences, start);
-        if (loose) add(loose.first, loose.last, 'reordered');
+        if (loose) hits.push(hitOf(index, tokens, loose.first, loose.last, 'reordered'));
       }
     }
     if (hits.length === 0) return;
@@ -360,6 +349,21 @@ export class PhraseMatcher {
     return others <= 1;
   }
 }
+
+function hasRole(roles: readonly Role[], phrase: number, from: number): boolean {
+  for (const role of roles)
+    if (role.phrase === phrase && role.from === from && role.tail === null) return true;
+  return false;
+}
+
+const hitOf = (phrase: number, tokens: Tokens, first: number, last: number, kind: MatchKind): Match => ({
+  phrase,
+  kind,
+  start: tokens.starts[first],
+  end: tokens.ends[last],
+  firstToken: first,
+  lastToken: last,
+});
 
 function put<T>(map: Map<string, T[]>, key: string, value: T): void {
   const list = map.get(key);

@@ -1,4 +1,5 @@
 import { syllable } from 'syllable';
+import { knownWords } from './known-words.ts';
 
 const SPOKEN: Record<string, number> = {
   etc: 4,
@@ -16,7 +17,7 @@ const SPOKEN: Record<string, number> = {
 
 /** Syllables of an English word as spoken; digits count one each, at least 1. */
 export function syllablesOf(word: string): number {
-  const spoken = SPOKEN[word];
+  const spoken = SPOKEN[word] ?? knownWords().syllables.get(word);
   if (spoken) return spoken;
   if (/^[\d.,]+$/.test(word)) return Math.max(1, word.replace(/\D/g, '').length);
   return Math.max(1, syllable(word));

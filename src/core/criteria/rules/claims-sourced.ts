@@ -5,18 +5,15 @@ import { count, measure } from '../judging.ts';
 const bare = (text: string) => text.replace(/\s+/g, ' ').trim();
 
 /** How many figures the draft states, and the places of those without a source. */
-function claims({ readings, fields }: DraftFacts): { all: number; open: Evidence[] } {
+function claims({ totals, fields }: DraftFacts): { all: number; open: Evidence[] } {
   const own = fields.ownFigures.length ? new Set(fields.ownFigures.map(bare)) : null;
   const open: Evidence[] = [];
-  let all = 0;
-  readings.forEach(({ block, claims: found }, index) => {
-    all += found.length;
-    for (const { start, end, quote, linked } of found) {
+  for (const { reading, index } of totals.withClaims)
+    for (const { start, end, quote, linked } of reading.claims) {
       if (linked || own?.has(bare(quote))) continue;
-      open.push({ block: index, blockId: block.id, start, end, quote });
+      open.push({ block: index, blockId: reading.block.id, start, end, quote });
     }
-  });
-  return { all, open };
+  return { all: totals.claims, open };
 }
 
 export const claimsSourced: Criterion = {
@@ -24,8 +21,7 @@ export const claimsSourced: Criterion = {
   group: 'reading',
   title: 'Figures with a source',
   place: 'text',
-  applies: (facts) =>
-    facts.english && isJudgeable(facts) && facts.readings.some((reading) => reading.claims.length > 0),
+  applies: (facts) => facts.english && isJudgeable(facts) && facts.totals.claims > 0,
   target: () => 'figures have a link in their sentence or the next, or are your own',
   measure(facts) {
     const { all, open } = claims(facts);

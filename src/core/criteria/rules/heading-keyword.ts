@@ -4,8 +4,11 @@ import type { DraftFacts, HeadingFact } from '../draft-facts.ts';
 import { measure, NO_KEYWORD, wholeBlock } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 
-const valueIn = ({ reading }: HeadingFact) =>
-  reading.supporting.reduce((best, hit) => Math.max(best, hit.value), reading.keywordValue);
+function valueIn({ reading }: HeadingFact): number {
+  let best = reading.keywordValue;
+  for (const { value } of reading.supporting) if (value > best) best = value;
+  return best;
+}
 
 const judged = (facts: DraftFacts) => facts.sectionHeadings.filter(({ level }) => level === 2 || level === 3);
 

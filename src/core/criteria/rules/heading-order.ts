@@ -4,13 +4,13 @@ import { count, measure, wholeBlock } from '../judging.ts';
 
 /** Headings that skip a level downwards, with the level that would not. */
 function skips(facts: DraftFacts): { heading: HeadingFact; level: number }[] {
+  const found: { heading: HeadingFact; level: number }[] = [];
   let before = 1;
-  return facts.sectionHeadings.flatMap((heading) => {
-    const skipped = heading.level > before + 1;
-    const level = before + 1;
+  for (const heading of facts.sectionHeadings) {
+    if (heading.level > before + 1) found.push({ heading, level: before + 1 });
     before = heading.level;
-    return skipped ? [{ heading, level }] : [];
-  });
+  }
+  return found;
 }
 
 export const headingOrder: Criterion = {

@@ -1,29 +1,6 @@
-import type { Criterion, Evidence } from '../criterion.ts';
-import { type DraftFacts, isJudgeable } from '../draft-facts.ts';
+import type { Criterion } from '../criterion.ts';
+import { isJudgeable } from '../draft-facts.ts';
 import { count, measure, wholeBlock } from '../judging.ts';
-
-/** Runs of words between headings; each with the first block that goes past the limit. */
-function runs({ readings, settings: { limits } }: DraftFacts): { words: number; past: Evidence | null }[] {
-  const out: { words: number; past: Evidence | null }[] = [];
-  let words = 0;
-  let past: Evidence | null = null;
-  const close = () => {
-    if (words > 0) out.push({ words, past });
-    words = 0;
-    past = null;
-  };
-  readings.forEach((reading, index) => {
-    if (reading.block.kind === 'heading') {
-      close();
-      return;
-    }
-    words += reading.words;
-    if (past === null && words > limits.headingRunWords && reading.words > 0)
-      past = wholeBlock(reading.block, index);
-  });
-  close();
-  return out;
-}
 
 export const headingSpacing: Criterion = {
   id: 'heading-spacing',
@@ -34,7 +11,7 @@ export const headingSpacing: Criterion = {
   applies: isJudgeable,
   target: (limits) => `at most ${limits.headingRunWords} words without a heading`,
   measure(facts) {
-    const all = runs(facts);
+    const all = facts.totals.runs;
     const limit = facts.settings.limits.headingRunWords;
     const total = all.reduce((sum, run) => sum + run.words, 0);
     const within = all.reduce((sum, run) => sum + Math.min(run.words, limit), 0);
@@ -44,7 +21,7 @@ export const headingSpacing: Criterion = {
       total === 0 ? 0 : within / total,
       longest,
       `${count(longest, 'word')} run on without a heading. Set one before here.`,
-      long.flatMap((run) => (run.past ? [run.past] : [])),
+      long.flatMap((run) => (run.past ? [wholeBlock(run.past.reading.block, run.past.index)] : [])),
     );
   },
 };

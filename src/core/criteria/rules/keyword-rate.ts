@@ -20,7 +20,7 @@ export const keywordRate: Criterion = {
     const stuffed = ramp(rate, [null, null, full, Math.max(full, none)]);
     const uses = Math.round(facts.useCount * 10) / 10;
     if (stuffed < enough) {
-      const evidence = facts.readings.flatMap(({ block, uses }, index) =>
+      const evidence = facts.totals.withUses.flatMap(({ reading: { block, uses }, index }) =>
         uses.map(({ match }) => placeIn(block, index, match.start, match.end)),
       );
       return measure(

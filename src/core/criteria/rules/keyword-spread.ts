@@ -13,12 +13,9 @@ export const keywordSpread: Criterion = {
   measure(facts) {
     if (!facts.keyword) return NO_KEYWORD;
     const held = [false, false, false, false];
-    let before = 0;
-    for (const { words, uses } of facts.readings) {
-      for (const { firstWord } of uses)
-        held[Math.min(3, Math.floor((4 * (before + firstWord)) / facts.words))] = true;
-      before += words;
-    }
+    for (const { reading, wordsBefore } of facts.totals.withUses)
+      for (const { firstWord } of reading.uses)
+        held[Math.min(3, Math.floor((4 * (wordsBefore + firstWord)) / facts.words))] = true;
     const number = held.filter(Boolean).length;
     const missing = QUARTERS.filter((_, at) => !held[at]);
     return measure(

@@ -1,4 +1,3 @@
-import { fold } from '../../language/index.ts';
 import type { Criterion, Fix } from '../criterion.ts';
 import { type DraftFacts, isJudgeable, type LinkFact } from '../draft-facts.ts';
 import { measure, placeIn } from '../judging.ts';
@@ -10,12 +9,8 @@ const SAYS_NOTHING = new Set(
 );
 const ADDRESS = /^(?:https?:\/\/|www\.)\S+$/i;
 
-function isVague(link: LinkFact, english: boolean): boolean {
-  const words = fold(link.text)
-    .replace(/[\s\p{P}]+/gu, ' ')
-    .trim();
-  return words === '' || ADDRESS.test(link.text.trim()) || (english && SAYS_NOTHING.has(words));
-}
+const isVague = ({ plain, text }: LinkFact, english: boolean): boolean =>
+  plain === '' || (english && SAYS_NOTHING.has(plain)) || ADDRESS.test(text.trim());
 
 const judged = (facts: DraftFacts) =>
   facts.links.filter((link) => link.end > link.start && !/^\d+$/.test(link.text.trim()));

@@ -24,7 +24,10 @@ function items(facts: DraftFacts, { pages, pagesKnown }: SiteFacts): Item[] {
       place: end > start ? placeIn(block, index, start, end) : wholeBlock(block, index),
     });
   }
-  facts.blocks.forEach((block, index) => {
+  for (const {
+    reading: { block },
+    index,
+  } of facts.totals.loading) {
     const addresses = block.kind === 'kept' ? (block.embeds ?? []) : block.image ? [block.image.src] : [];
     for (const address of addresses) {
       if (!/^https?:/i.test(address)) continue;
@@ -34,7 +37,7 @@ function items(facts: DraftFacts, { pages, pagesKnown }: SiteFacts): Item[] {
         place: wholeBlock(block, index),
       });
     }
-  });
+  }
   return out;
 }
 

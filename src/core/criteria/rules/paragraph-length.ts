@@ -1,18 +1,7 @@
 import { sentenceSpans } from '../block-reader.ts';
 import type { Criterion, Fix } from '../criterion.ts';
-import { type DraftFacts, isJudgeable } from '../draft-facts.ts';
+import { isJudgeable } from '../draft-facts.ts';
 import { count, measure, wholeBlock } from '../judging.ts';
-
-function longOnes({
-  readings,
-  settings: { limits },
-}: DraftFacts): { reading: DraftFacts['readings'][number]; index: number }[] {
-  const long: ReturnType<typeof longOnes> = [];
-  readings.forEach((reading, index) => {
-    if (reading.paragraph && reading.words > limits.paragraphWords) long.push({ reading, index });
-  });
-  return long;
-}
 
 export const paragraphLength: Criterion = {
   id: 'paragraph-length',
@@ -22,9 +11,9 @@ export const paragraphLength: Criterion = {
   applies: isJudgeable,
   target: (limits) => `paragraphs of at most ${limits.paragraphWords} words`,
   measure(facts) {
-    const all = facts.readings.filter((reading) => reading.paragraph).length;
+    const all = facts.totals.paragraphs;
     if (all === 0) return measure(0, 'no paragraphs', 'There are no paragraphs yet.');
-    const long = longOnes(facts);
+    const long = facts.totals.longParagraphs;
     const [first] = long;
     const more = long.length > 1 ? ` ${long.length - 1} more ${long.length === 2 ? 'is' : 'are'} long.` : '';
     return measure(
@@ -35,7 +24,7 @@ export const paragraphLength: Criterion = {
     );
   },
   fixes(facts) {
-    return longOnes(facts).flatMap(({ reading: { block, tokens, words } }): Fix[] => {
+    return facts.totals.longParagraphs.flatMap(({ reading: { block, tokens, words } }): Fix[] => {
       let before = 0;
       let best: { at: number; off: number } | null = null;
       for (const { start, words: own } of sentenceSpans(block.text, tokens)) {

@@ -1,19 +1,7 @@
 import { fleschReadingEase } from '../../language/index.ts';
 import type { Criterion } from '../criterion.ts';
-import { type DraftFacts, isJudgeable } from '../draft-facts.ts';
+import { isJudgeable } from '../draft-facts.ts';
 import { measure } from '../judging.ts';
-
-/** Counts over running text: headings, captions and table cells are no sentences to read. */
-function proseCounts({ readings }: DraftFacts): { words: number; sentences: number; syllables: number } {
-  const counts = { words: 0, sentences: 0, syllables: 0 };
-  for (const { prose, words, tokens, syllables } of readings) {
-    if (!prose) continue;
-    counts.words += words;
-    counts.sentences += tokens.sentenceCount;
-    counts.syllables += syllables;
-  }
-  return counts;
-}
 
 export const readingEase: Criterion = {
   id: 'reading-ease',
@@ -23,7 +11,7 @@ export const readingEase: Criterion = {
   applies: (facts) => facts.english && isJudgeable(facts),
   target: ({ readingEase: [from, to] }) => `Flesch Reading Ease of ${from}-${to}`,
   measure(facts) {
-    const ease = fleschReadingEase(proseCounts(facts));
+    const ease = fleschReadingEase(facts.totals.prose);
     if (ease === null) return measure(0, null, 'There is no running text yet.');
     const {
       readingEase: [from, to],

@@ -8,15 +8,7 @@ export const scannable: Criterion = {
   place: 'text',
   applies: () => true,
   target: (limits) => `one list, table or quote for every ${limits.wordsPerScanPoint} words`,
-  measure({ blocks, words, settings: { limits } }) {
-    let found = 0;
-    let last = '';
-    for (const { path } of blocks) {
-      const [outer] = path;
-      const key = outer ? `${outer.type}${outer.key}` : '';
-      if (outer && key !== last) found += 1;
-      last = key;
-    }
+  measure({ totals: { scanPoints: found }, words, settings: { limits } }) {
     const share = found === 0 ? 0 : words === 0 ? 1 : Math.min(1, (found * limits.wordsPerScanPoint) / words);
     return measure(
       share,

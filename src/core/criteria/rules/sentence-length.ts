@@ -11,20 +11,15 @@ export const sentenceLength: Criterion = {
   applies: isJudgeable,
   target: ({ sentenceShare: [, from], sentenceWords }) =>
     `${Math.round((from ?? 0) * 100)} % of sentences with at most ${sentenceWords} words`,
-  measure({ readings, settings: { limits } }) {
-    let all = 0;
-    let long = 0;
-    for (const { prose, tokens, longSentences } of readings) {
-      if (!prose) continue;
-      all += tokens.sentenceCount;
-      long += longSentences.length;
-    }
+  measure({ totals, settings: { limits } }) {
+    const all = totals.prose.sentences;
+    const long = totals.longSentences;
     if (all === 0) return measure(0, 'no sentences', 'There is no running text yet.');
     const share = ramp((all - long) / all, limits.sentenceShare);
     const evidence =
       share === 1
         ? []
-        : readings.flatMap(({ block, longSentences }, index) =>
+        : totals.withLongSentences.flatMap(({ reading: { block, longSentences }, index }) =>
             longSentences.map(({ start, end }) => placeIn(block, index, start, end)),
           );
     return measure(

@@ -8,10 +8,7 @@ export const supportingKeywords: Criterion = {
   place: 'text',
   applies: (facts) => facts.fields.supporting.length > 0,
   target: () => 'each supporting keyword at least once',
-  measure({ fields: { supporting }, readings }) {
-    const values = new Float64Array(supporting.length);
-    for (const reading of readings)
-      for (const { index, value } of reading.supporting) if (value > values[index]) values[index] = value;
+  measure({ fields: { supporting }, totals: { supportingValues: values } }) {
     const missing: string[] = [];
     const near: string[] = [];
     let sum = 0;

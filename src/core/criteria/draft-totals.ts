@@ -1,0 +1,113 @@
+import type { BlockReading } from './block-reader.ts';
+import type { Limits } from './profile.ts';
+
+/** A block's reading with its index in the draft. */
+export interface Placed {
+  index: number;
+  reading: BlockReading;
+}
+
+/** What is added up over a draft, in one pass that every criterion shares: walking all blocks for each would cost more than all else. */
+export interface DraftTotals {
+  words: number;
+  sentences: number;
+  syllables: number;
+  /** Weighted uses of the primary keyword. */
+  useCount: number;
+  /** Counts over running text: headings, captions and table cells are no sentences to read. */
+  prose: { words: number; sentences: number; syllables: number };
+  paragraphs: number;
+  longParagraphs: Placed[];
+  /** Blocks with sentences over the limit, and how many such sentences there are. */
+  withLongSentences: Placed[];
+  longSentences: number;
+  withClaims: Placed[];
+  claims: number;
+  /** Blocks that use the primary keyword, each with the words that stand before the block. */
+  withUses: (Placed & { wordsBefore: number })[];
+  /** For each supporting keyword the best match value; 0 where it is not there. */
+  supportingValues: Float64Array;
+  /** Lists, tables and quotes. */
+  scanPoints: number;
+  /** Words between headings, each run with the first block that goes past the limit. */
+  runs: { words: number; past: Placed | null }[];
+  /** Blocks that load something: pictures and embeds. */
+  loading: Placed[];
+}
+
+/** Adds the readings of a draft's blocks up. */
+export function draftTotals(
+  readings: readonly BlockReading[],
+  supporting: number,
+  { headingRunWords, paragraphWords }: Limits,
+): DraftTotals {
+  const prose = { words: 0, sentences: 0, syllables: 0 };
+  const totals: DraftTotals = {
+    words: 0,
+    sentences: 0,
+    syllables: 0,
+    useCount: 0,
+    prose,
+    paragraphs: 0,
+    longParagraphs: [],
+    withLongSentences: [],
+    longSentences: 0,
+    withClaims: [],
+    claims: 0,
+    withUses: [],
+    supportingValues: new Float64Array(supporting),
+    scanPoints: 0,
+    runs: [],
+    loading: [],
+  };
+  const values = totals.supportingValues;
+  let run = 0;
+  let past: Placed | null = null;
+  let container = '';
+  for (let index = 0; index < readings.length; index++) {
+    const reading = readings[index];
+    const { words, sentences } = reading;
+    if (reading.level > 0) {
+      if (run > 0) totals.runs.push({ words: run, past });
+      run = 0;
+      past = null;
+    } else {
+      run += words;
+      if (past === null && run > headingRunWords && words > 0) past = { index, reading };
+    }
+    if (reading.uses.length > 0) {
+      totals.withUses.push({ index, reading, wordsBefore: totals.words });
+      totals.useCount += reading.useCount;
+    }
+    const found = reading.supporting;
+    for (let at = 0; at < found.length; at++)
+      if (found[at].value > values[found[at].index]) values[found[at].index] = found[at].value;
+    totals.words += words;
+    totals.sentences += sentences;
+    totals.syllables += reading.syllables;
+    if (reading.prose) {
+      prose.words += words;
+      prose.sentences += sentences;
+      prose.syllables += reading.syllables;
+      if (reading.paragraph) {
+        totals.paragraphs += 1;
+        if (words > paragraphWords) totals.longParagraphs.push({ index, reading });
+      }
+      if (reading.longSentences.length > 0) {
+        totals.withLongSentences.push({ index, reading });
+        totals.longSentences += reading.longSentences.length;
+      }
+      if (reading.claims.length > 0) {
+        totals.withClaims.push({ index, reading });
+        totals.claims += reading.claims.length;
+      }
+    }
+    if (reading.loads) totals.loading.push({ index, reading });
+    if (reading.container !== container) {
+      if (reading.container !== '') totals.scanPoints += 1;
+      container = reading.container;
+    }
+  }
+  if (run > 0) totals.runs.push({ words: run, past });
+  return totals;
+}
