@@ -13,6 +13,8 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
+    // What a test does to requests must reach them; the one about work without the server lets it in.
+    serviceWorkers: 'block',
     trace: 'retain-on-failure',
     launchOptions: {
       executablePath: '/usr/bin/chromium',

@@ -59,6 +59,8 @@ export function build() {
   console.error('Building...');
   if (!run(process.execPath, [at('node_modules', 'vite', 'bin', 'vite.js'), 'build', '--logLevel', 'warn']))
     fail('The application could not be built; the lines above say why.');
+  if (!run(process.execPath, [at('scripts', 'build-service-worker.mjs')]))
+    fail('The service worker could not be written; the lines above say why.');
   if (!run(process.execPath, [at('scripts', 'build-demo.mjs')]))
     fail('The demo data could not be built; the lines above say why.');
   mkdirSync(at('dist'), { recursive: true });

@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
@@ -30,6 +30,8 @@ const POLICY = {
   objectSrc: ["'none'"],
 };
 
+const readIf = (path: string) => (existsSync(path) ? readFileSync(path, 'utf8') : null);
+
 /** The Express application: the built pages, compressed and cached, deep links answered with the application. */
 export function createApp({ web, demo, version }: AppOptions): Express {
   const app = express();
@@ -53,6 +55,15 @@ export function createApp({ web, demo, version }: AppOptions): Express {
     express.static(join(web, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: false }),
   );
   if (demo) app.use('/demo', express.static(demo, { maxAge: 0, index: false, fallthrough: false }));
+  // A worker that the browser keeps must never be an old one; with and without the demo it is another.
+  const worker = readIf(join(web, 'service-worker.js'));
+  if (worker !== null)
+    app.get('/service-worker.js', (_request, response) => {
+      response
+        .type('text/javascript')
+        .setHeader('cache-control', 'no-cache')
+        .send(worker.replace('`dune-sparrow-', `\`dune-sparrow-${demo ? 'demo-' : ''}`));
+    });
   app.use(express.static(web, { index: false, maxAge: '1h' }));
   app.get('/{*path}', (request, response) => {
     // A missing file is missing; only addresses of screens get the application.

@@ -3,11 +3,14 @@ import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { createBrowserRouter } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
+import { standInForIds } from './app/insecure.ts';
+import { keepOffline } from './app/offline.ts';
 import { routes } from './app/routes.tsx';
 import { start } from './app/start.ts';
 import { followTheme } from './app/theme.ts';
 import { store } from './state/store.ts';
 
+standInForIds();
 followTheme();
 const root = createRoot(document.getElementById('root')!);
 const failed = (error: unknown) => {
@@ -31,5 +34,6 @@ start()
         <RouterProvider router={router} />
       </Provider>,
     );
+    void keepOffline();
   })
   .catch(failed);

@@ -34,8 +34,8 @@ export function knownWords(): Known {
   const verbs = new Set(verbList.map(normalForm));
   const all = new Set([...verbs, ...otherList.map(normalForm)]);
   const syllables = new Map<string, number>();
-  verbList.forEach((word, at) => syllables.set(word, Number(commonVerbSyllables[at])));
-  otherList.forEach((word, at) => syllables.set(word, Number(commonOtherSyllables[at])));
+  for (const [at, word] of verbList.entries()) syllables.set(word, Number(commonVerbSyllables[at]));
+  for (const [at, word] of otherList.entries()) syllables.set(word, Number(commonOtherSyllables[at]));
   const irregular = new Map<string, string>();
   for (const pair of irregularPairs.split(' ')) {
     const [form, base] = pair.split(':');

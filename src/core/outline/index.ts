@@ -9,6 +9,7 @@ export {
   type Outline,
   type OutlineItem,
   outlineFromDraft,
+  placeItem,
   removeItem,
   sendOutline,
 } from './outline.ts';

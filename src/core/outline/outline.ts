@@ -64,6 +64,30 @@ export function moveItem(outline: Outline, at: number, by: 1 | -1): Outline {
   return settled(rest.toSpliced(at + branchLength(outline, at + size), 0, ...branch));
 }
 
+/**
+ * Moves an item with its branch to where another stands: before it where it comes from below, after its branch where
+ * it comes from above; `by` is how many levels deeper (or, negative, higher) it was carried. What cannot be so deep
+ * lies as deep as it can.
+ */
+export function placeItem(outline: Outline, id: string, over: string, by: number): Outline {
+  const from = outline.findIndex((item) => item.id === id);
+  const size = from < 0 ? 0 : branchLength(outline, from);
+  const branch = outline.slice(from, from + size);
+  if (from < 0 || (over !== id && branch.some((item) => item.id === over))) return outline;
+  const rest = outline.toSpliced(from, size);
+  let to = from;
+  if (over !== id) {
+    const target = rest.findIndex((item) => item.id === over);
+    if (target < 0) return outline;
+    const downwards = outline.findIndex((item) => item.id === over) > from;
+    to = downwards ? target + 1 : target;
+  }
+  const top = Math.min(Math.max(branch[0].level + by, TOP), deepestAt(rest, to));
+  const shift = top - branch[0].level;
+  const moved = branch.map((item) => ({ ...item, level: Math.min(DEEPEST, item.level + shift) }));
+  return settled(rest.toSpliced(to, 0, ...moved));
+}
+
 /** Adds an item after another and its branch, on the same level (at the end, on top, where `after` is null). */
 export function addItem(outline: Outline, after: number | null, item: Omit<OutlineItem, 'level'>): Outline {
   if (after === null) return [...outline, { ...item, level: TOP }];

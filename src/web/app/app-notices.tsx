@@ -1,22 +1,33 @@
 import { useEffect, useState } from 'react';
 import { OUTDATED, storageKind } from '../data/storage.ts';
 import { backupPutOff } from '../state/preferences.ts';
+import { remember, remembered } from '../state/remembered.ts';
 import { saveBackup } from '../state/save-backup.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { Button } from '../ui/button.tsx';
 import { Notice } from '../ui/notice.tsx';
+import { takeUpdate, UPDATE_READY, updateWaits } from './offline.ts';
 
+/** Under which it is remembered that plain http was spoken of. */
+const TOLD_PLAIN = 'dune-sparrow-plain-http';
 const WEEK = 7 * 24 * 60 * 60 * 1000;
 
 /** What holds for the whole window: nothing is kept, a newer version is open, it is time for a backup. */
 export function AppNotices() {
   const [outdated, setOutdated] = useState(false);
+  const [update, setUpdate] = useState(updateWaits());
+  const [plain, setPlain] = useState(!isSecureContext && remembered(TOLD_PLAIN) === null);
   const { lastBackup, remindFrom } = useAppSelector((state) => state.preferences);
   const dispatch = useAppDispatch();
   useEffect(() => {
     const told = () => setOutdated(true);
+    const ready = () => setUpdate(true);
     addEventListener(OUTDATED, told);
-    return () => removeEventListener(OUTDATED, told);
+    addEventListener(UPDATE_READY, ready);
+    return () => {
+      removeEventListener(OUTDATED, told);
+      removeEventListener(UPDATE_READY, ready);
+    };
   }, []);
   if (outdated)
     return (
@@ -35,6 +46,34 @@ export function AppNotices() {
           window closes: save a backup before.
         </span>
         <Button onClick={() => void saveBackup()}>Save a backup</Button>
+      </Notice>
+    );
+  if (update)
+    return (
+      <Notice>
+        <span>A newer Dune Sparrow is ready. What you wrote is kept.</span>
+        <Button onClick={takeUpdate}>Load it now</Button>
+        <Button look="word" onClick={() => setUpdate(false)}>
+          Later
+        </Button>
+      </Notice>
+    );
+  if (plain)
+    return (
+      <Notice>
+        <span>
+          This page comes over plain http from another machine: the browser then keeps nothing for work
+          without the server, and cannot keep two tabs apart while you type.
+        </span>
+        <Button
+          look="word"
+          onClick={() => {
+            remember(TOLD_PLAIN, 'yes');
+            setPlain(false);
+          }}
+        >
+          Understood
+        </Button>
       </Notice>
     );
   const since = Math.max(Date.parse(lastBackup || '1970-01-01'), Date.parse(remindFrom));

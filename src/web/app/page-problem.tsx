@@ -1,6 +1,16 @@
 import { Link, useRouteError } from 'react-router';
+import { draftAtHand } from '../state/draft-at-hand.ts';
+import { Button } from '../ui/button.tsx';
+import { download } from '../ui/download.ts';
 
-/** What stands in place of a screen that failed or does not exist. */
+async function saveDraft(): Promise<void> {
+  const document = draftAtHand();
+  if (!document) return;
+  const { writeMarkdown } = await import('../../core/draft/index.ts');
+  download('draft.md', writeMarkdown(document), 'text/markdown');
+}
+
+/** What stands in place of a screen that failed or does not exist; the draft in hand is offered as a file. */
 export function PageProblem() {
   const error = useRouteError();
   const reason = error instanceof Error ? error.message : null;
@@ -9,14 +19,24 @@ export function PageProblem() {
       <h1 className="mb-2 font-serif text-2xl font-semibold">
         {reason ? 'This screen stopped' : 'There is nothing at this address'}
       </h1>
-      <p className="mb-4 text-soft">
+      <p role="alert" className="mb-4 text-soft">
         {reason
-          ? `${reason}. What you wrote up to a second ago is kept; reload to go on.`
+          ? `It met something it cannot show (${reason}). What you wrote up to a second ago is kept. Reload to go on.`
           : 'The address may be old, or mistyped.'}
       </p>
-      <Link className="font-semibold text-marram underline underline-offset-4" to="/posts">
-        To your posts
-      </Link>
+      <div className="flex flex-wrap items-center gap-4">
+        {reason && (
+          <Button look="main" onClick={() => location.reload()}>
+            Reload
+          </Button>
+        )}
+        {reason && draftAtHand() && (
+          <Button onClick={() => void saveDraft()}>Save the draft as a file</Button>
+        )}
+        <Link className="font-semibold text-marram underline underline-offset-4" to="/posts">
+          To your posts
+        </Link>
+      </div>
     </main>
   );
 }

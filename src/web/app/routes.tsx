@@ -20,39 +20,52 @@ export const routes: RouteObject[] = [
       {
         path: 'posts/:postId',
         lazy: async () => ({ Component: (await import('../screens/post/post-frame.tsx')).PostFrame }),
+        // A step that fails leaves the rest of the post, and what was written, in sight.
+        errorElement: <PageProblem />,
         children: [
-          { index: true, element: <Navigate to="write" replace /> },
           {
-            path: 'target',
-            lazy: async () => ({ Component: (await import('../screens/post/target/target.tsx')).Target }),
-          },
-          {
-            path: 'study',
-            lazy: async () => ({ Component: (await import('../screens/post/later-steps.tsx')).Study }),
-          },
-          {
-            path: 'outline',
-            lazy: async () => ({
-              Component: (await import('../screens/post/outline/outline-step.tsx')).OutlineStep,
-            }),
-          },
-          {
-            path: 'write',
-            lazy: async () => ({ Component: (await import('../screens/post/write/write.tsx')).Write }),
-          },
-          {
-            path: 'release',
-            lazy: async () => ({ Component: (await import('../screens/post/release/release.tsx')).Release }),
-          },
-          {
-            path: 'versions',
-            lazy: async () => ({
-              Component: (await import('../screens/post/versions/versions.tsx')).Versions,
-            }),
-          },
-          {
-            path: 'reuse',
-            lazy: async () => ({ Component: (await import('../screens/post/later-steps.tsx')).Reuse }),
+            errorElement: <PageProblem />,
+            children: [
+              { index: true, element: <Navigate to="write" replace /> },
+              {
+                path: 'target',
+                lazy: async () => ({ Component: (await import('../screens/post/target/target.tsx')).Target }),
+              },
+              {
+                path: 'study',
+                lazy: async () => ({ Component: (await import('../screens/post/later-steps.tsx')).Study }),
+              },
+              {
+                path: 'outline',
+                lazy: async () => ({
+                  Component: (await import('../screens/post/outline/outline-step.tsx')).OutlineStep,
+                }),
+              },
+              {
+                path: 'write',
+                lazy: async () => ({ Component: (await import('../screens/post/write/write.tsx')).Write }),
+              },
+              {
+                path: 'release',
+                lazy: async () => ({
+                  Component: (await import('../screens/post/release/release.tsx')).Release,
+                }),
+              },
+              {
+                path: 'report',
+                lazy: async () => ({ Component: (await import('../screens/post/report/report.tsx')).Report }),
+              },
+              {
+                path: 'versions',
+                lazy: async () => ({
+                  Component: (await import('../screens/post/versions/versions.tsx')).Versions,
+                }),
+              },
+              {
+                path: 'reuse',
+                lazy: async () => ({ Component: (await import('../screens/post/later-steps.tsx')).Reuse }),
+              },
+            ],
           },
         ],
       },

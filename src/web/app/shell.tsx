@@ -2,7 +2,9 @@ import { NotebookPen, Ruler, Waypoints } from 'lucide-react';
 import { Tooltip } from 'radix-ui';
 import { NavLink, Outlet, ScrollRestoration } from 'react-router';
 import { Toaster } from 'sonner';
+import { useAppSelector } from '../state/store.ts';
 import { AppNotices } from './app-notices.tsx';
+import { Commands } from './commands.tsx';
 import { SiteSwitcher } from './site-switcher.tsx';
 
 const ITEMS = [
@@ -13,17 +15,19 @@ const ITEMS = [
 
 /** The frame of every screen: the rail, and the screen beside it. */
 export function Shell() {
+  const quiet = useAppSelector((state) => state.view.quiet);
   return (
     <Tooltip.Provider delayDuration={350}>
-      <div className="flex h-full">
+      <div className="flex h-full max-[760px]:flex-col-reverse print:block print:h-auto">
         <nav
           aria-label="Main"
-          className="flex w-[76px] shrink-0 flex-col items-stretch gap-1 border-r px-1.5 py-3"
+          hidden={quiet}
+          className="flex w-[76px] shrink-0 flex-col items-stretch gap-1 border-r px-1.5 py-3 max-[760px]:w-full max-[760px]:flex-row max-[760px]:border-t max-[760px]:border-r-0 max-[760px]:py-1 print:hidden"
         >
           <NavLink
             to="/posts"
             aria-label="Dune Sparrow, to your posts"
-            className="mx-auto mb-3 rounded-md p-1"
+            className="mx-auto mb-3 rounded-md p-1 max-[760px]:hidden"
           >
             <Mark />
           </NavLink>
@@ -31,7 +35,7 @@ export function Shell() {
             <NavLink
               key={to}
               to={to}
-              className="flex flex-col items-center gap-1 rounded-md border border-transparent px-1 py-2 text-center text-[12px] leading-tight text-soft hover:text-ink aria-[current=page]:border-line aria-[current=page]:bg-sheet aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+              className="flex flex-col items-center gap-1 rounded-md border border-transparent px-1 py-2 max-[760px]:flex-1 max-[760px]:py-1 text-center text-[12px] leading-tight text-soft hover:text-ink aria-[current=page]:border-line aria-[current=page]:bg-sheet aria-[current=page]:font-semibold aria-[current=page]:text-ink"
             >
               <Icon size={19} strokeWidth={1.6} aria-hidden />
               {name}
@@ -39,13 +43,14 @@ export function Shell() {
           ))}
           <SiteSwitcher />
         </nav>
-        <div className="flex min-w-0 flex-1 flex-col">
+        <div className="flex min-h-0 min-w-0 flex-1 flex-col">
           <AppNotices />
           <div className="min-h-0 flex-1">
             <Outlet />
           </div>
         </div>
       </div>
+      <Commands />
       <ScrollRestoration />
       <Toaster
         position="bottom-center"

@@ -26,7 +26,7 @@ export function SiteSwitcher() {
         <button
           type="button"
           aria-label={`Site: ${site?.name ?? ''}. Change`}
-          className="mt-auto rounded-md px-0.5 py-1.5 text-center text-[10.5px] leading-tight break-words text-soft hover:text-ink"
+          className="mt-auto max-[760px]:mt-0 max-[760px]:w-20 -mx-1 rounded-md py-1.5 text-center text-[10.5px] leading-tight break-words text-soft hover:text-ink"
         >
           {site?.name || 'Unnamed site'}
         </button>

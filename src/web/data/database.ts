@@ -52,7 +52,7 @@ export interface BodyRow {
 }
 
 /** Why a version was kept. */
-export type VersionReason = 'time' | 'named' | 'paste' | 'restore' | 'import' | 'aside';
+export type VersionReason = 'time' | 'named' | 'paste' | 'restore' | 'import' | 'aside' | 'trial';
 
 /** A post as it stood at an instant, with its score once that is computed. */
 export interface VersionRow {

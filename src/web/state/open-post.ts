@@ -32,6 +32,8 @@ export interface OpenPost {
   words: number;
   fixes: Record<string, OfferedFix[]>;
   lastChange: LastChange | null;
+  /** How the score stood when the trial under way began; null: none is. */
+  trial: { report: ScoreReport; words: number } | null;
 }
 
 const initialState: OpenPost = {
@@ -48,6 +50,7 @@ const initialState: OpenPost = {
   words: 0,
   fixes: {},
   lastChange: null,
+  trial: null,
 };
 
 /** Below this a change of the score is none that a reader would see. */
@@ -103,6 +106,12 @@ const slice = createSlice({
       state.outline = payload.outline;
       state.savedAt = payload.changed;
     },
+    trialBegun: (state) => {
+      if (state.report) state.trial = { report: state.report, words: state.words };
+    },
+    trialEnded: (state) => {
+      state.trial = null;
+    },
     presenceSet: (state, { payload }: PayloadAction<{ following: boolean }>) => {
       state.following = payload.following;
     },
@@ -144,6 +153,8 @@ export const {
   postClosed,
   contentSet,
   presenceSet,
+  trialBegun,
+  trialEnded,
   fieldsSet,
   outlineSet,
   saveStarted,

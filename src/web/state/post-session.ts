@@ -9,6 +9,7 @@ import { readScene } from '../data/read-scene.ts';
 import { storageProblem } from '../data/storage.ts';
 import type { PostContent } from '../data/versions.ts';
 import { ScoringClient } from '../workers/scoring-client.ts';
+import { lendDraft } from './draft-at-hand.ts';
 import {
   contentSet,
   fieldsSet,
@@ -21,6 +22,8 @@ import {
   saveStarted,
   scored,
   scoringFailed,
+  trialBegun,
+  trialEnded,
 } from './open-post.ts';
 import { PostPresence } from './post-presence.ts';
 import { store } from './store.ts';
@@ -61,6 +64,7 @@ export class PostSession {
   private readonly others: Subscription;
   private readonly presence: PostPresence;
   private readonly versions: VersionKeeper;
+  private beforeTrial: PostContent | null = null;
   private following = false;
   private takingIn = false;
   private writing = false;
@@ -95,6 +99,7 @@ export class PostSession {
       this.hasScene = true;
       this.score();
     });
+    lendDraft(() => this.document);
     addEventListener('pagehide', this.saveNow);
     document.addEventListener('visibilitychange', this.saveNow);
   }
@@ -153,6 +158,26 @@ export class PostSession {
       this.setFields(before.document.fields);
       this.setOutline(before.outline);
     };
+  }
+
+  /** Begins a trial: from here on everything can be taken back in one go. How the post stands is kept as a version. */
+  async beginTrial(): Promise<void> {
+    this.beforeTrial = this.content;
+    store.dispatch(trialBegun());
+    await this.keepVersion('trial');
+  }
+
+  /** Ends a trial. What is taken back can be brought back by the answer's undo. */
+  endTrial(how: 'keep' | 'take-back'): void {
+    const before = this.beforeTrial;
+    this.beforeTrial = null;
+    store.dispatch(trialEnded());
+    if (how === 'keep' || !before) return;
+    const undo = this.putBack(before);
+    toast('The post is as it was before the trial.', {
+      duration: 12_000,
+      action: { label: 'Undo', onClick: undo },
+    });
   }
 
   private setFollowing(following: boolean): void {
@@ -321,6 +346,7 @@ export class PostSession {
     this.surroundings.unsubscribe();
     this.others.unsubscribe();
     this.scoring.close();
+    lendDraft(null);
     // Everything must be read before the editor goes and the store takes another post.
     this.last = this.content;
     const owner = this.owner;

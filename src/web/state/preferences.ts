@@ -8,6 +8,10 @@ export type NoteOrder = 'place' | 'points';
 interface Preferences {
   theme: Theme;
   noteOrder: NoteOrder;
+  /** Earned criteria stand under the notes too. */
+  showEarned: boolean;
+  /** The listing as a phone shows it. */
+  phoneListing: boolean;
   /** UTC instant of the last backup; empty before the first. */
   lastBackup: string;
   /** UTC instant from which a week is counted to the next reminder of a backup. */
@@ -21,6 +25,8 @@ function kept(): Preferences {
   const defaults: Preferences = {
     theme: 'system',
     noteOrder: 'place',
+    showEarned: false,
+    phoneListing: false,
     lastBackup: '',
     remindFrom: new Date().toISOString(),
   };
@@ -41,6 +47,12 @@ const slice = createSlice({
     noteOrderChosen: (state, { payload }: PayloadAction<NoteOrder>) => {
       state.noteOrder = payload;
     },
+    showEarnedSet: (state, { payload }: PayloadAction<boolean>) => {
+      state.showEarned = payload;
+    },
+    phoneListingSet: (state, { payload }: PayloadAction<boolean>) => {
+      state.phoneListing = payload;
+    },
     backupSaved: (state, { payload }: PayloadAction<string>) => {
       state.lastBackup = payload;
     },
@@ -53,5 +65,6 @@ const slice = createSlice({
 /** Keeps preferences for next time. */
 export const keepPreferences = (preferences: Preferences): void => remember(KEY, JSON.stringify(preferences));
 
-export const { themeChosen, noteOrderChosen, backupSaved, backupPutOff } = slice.actions;
+export const { themeChosen, noteOrderChosen, showEarnedSet, phoneListingSet, backupSaved, backupPutOff } =
+  slice.actions;
 export const preferencesReducer = slice.reducer;

@@ -3,9 +3,15 @@ import { useDispatch, useSelector } from 'react-redux';
 import { importRunReducer } from './import-run.ts';
 import { openPostReducer } from './open-post.ts';
 import { keepPreferences, preferencesReducer } from './preferences.ts';
+import { viewReducer } from './view.ts';
 
 export const store = configureStore({
-  reducer: { openPost: openPostReducer, importRun: importRunReducer, preferences: preferencesReducer },
+  reducer: {
+    openPost: openPostReducer,
+    importRun: importRunReducer,
+    preferences: preferencesReducer,
+    view: viewReducer,
+  },
   // Reports are large and made by one worker: walking them on every action would cost more than it finds.
   middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),
 });

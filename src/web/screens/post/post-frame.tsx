@@ -12,6 +12,7 @@ import type { PostContext } from './post-context.ts';
 import { PostNotices } from './post-notices.tsx';
 import { Trail } from './trail.tsx';
 import { STEPS, type Step, trailStates } from './trail-state.ts';
+import { usePostCommands } from './use-post-commands.ts';
 
 /** The frame of one post: title and saved state, trail, score and ridge; a step below. */
 export function PostFrame() {
@@ -56,7 +57,9 @@ function Frame({ session, site }: PostContext) {
   // Versions are beside the trail, no step of it.
   const present: Step | null = STEPS.find((step) => pathname.endsWith(`/${step}`)) ?? null;
   const { fields, outline, words, report, following } = useAppSelector((state) => state.openPost);
+  const quiet = useAppSelector((state) => state.view.quiet);
   const context: PostContext = { session, site };
+  usePostCommands(session);
   const title = fields.title || 'Untitled';
   useEffect(() => {
     document.title = `${title} - Dune Sparrow`;
@@ -66,8 +69,8 @@ function Frame({ session, site }: PostContext) {
   }, [title]);
   return (
     <div className="flex h-full flex-col">
-      <header className="flex shrink-0 border-b">
-        <div className="min-w-0 flex-1 px-6 pt-2.5">
+      <header hidden={quiet} className="flex shrink-0 border-b max-[760px]:flex-wrap print:hidden">
+        <div className="min-w-0 flex-1 px-6 pt-2.5 max-[760px]:basis-full max-[760px]:px-3">
           <div className="mb-0.5 flex min-w-0 items-baseline gap-3">
             <h1 className="truncate text-[16px] font-semibold" title={title}>
               {title}
@@ -91,7 +94,7 @@ function Frame({ session, site }: PostContext) {
       </header>
       <PostNotices session={session} />
       {/* While another tab writes, everything here can be read and nothing changed. */}
-      <fieldset disabled={following} className="min-h-0 min-w-0 flex-1">
+      <fieldset disabled={following} className="min-h-0 min-w-0 flex-1 print:min-h-fit">
         <Outlet context={context} />
       </fieldset>
     </div>
@@ -124,7 +127,7 @@ function ScoreCorner() {
   return (
     <section
       aria-label="Score"
-      className="flex w-[352px] shrink-0 flex-col justify-center border-l px-4 max-[1100px]:w-[250px]"
+      className="flex w-[352px] shrink-0 flex-col justify-center border-l px-4 max-[1100px]:w-[250px] max-[760px]:w-full max-[760px]:border-t max-[760px]:border-l-0 max-[760px]:py-1"
     >
       <div className="flex items-center gap-4">
         <output

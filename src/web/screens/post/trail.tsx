@@ -30,7 +30,10 @@ export function Trail({
 }) {
   const at = present === null ? -1 : STEPS.indexOf(present);
   return (
-    <nav aria-label="Trail" className="relative h-[52px] w-full max-w-[770px] min-w-[420px]">
+    <nav
+      aria-label="Trail"
+      className="relative h-[52px] w-full max-w-[770px] min-w-[420px] max-[760px]:min-w-0"
+    >
       <svg
         viewBox={`0 0 ${WIDTH} ${LOW + 1}`}
         preserveAspectRatio="none"

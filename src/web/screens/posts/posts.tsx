@@ -19,6 +19,7 @@ import { Ridge } from '../../ui/ridge.tsx';
 import { STATUS_NAMES } from '../../ui/status-names.ts';
 import { jobsWorker } from '../../workers/jobs-client.ts';
 import { type ListWish, type PostLine, type SortKey, shownLines } from './post-table.ts';
+import { RowActions } from './row-actions.tsx';
 
 const COLUMNS: { key: SortKey; name: string }[] = [
   { key: 'title', name: 'Post' },
@@ -28,7 +29,9 @@ const COLUMNS: { key: SortKey; name: string }[] = [
   { key: 'score', name: 'Score' },
 ];
 const GRID =
-  'grid grid-cols-[34px_minmax(180px,2.5fr)_76px_minmax(110px,1.2fr)_52px_172px_minmax(160px,1.9fr)_84px] items-center gap-x-3 px-2';
+  'grid grid-cols-[34px_minmax(180px,2.5fr)_76px_minmax(110px,1.2fr)_52px_172px_minmax(150px,1.9fr)_102px] items-center gap-x-3 px-2 max-[760px]:grid-cols-[24px_1fr_auto]';
+/** Columns that a phone leaves out. */
+const WIDE = 'max-[760px]:hidden';
 const ROW = 46;
 /** Milliseconds from the list to the refreshing of its scores. */
 const SCORES_AFTER = 250;
@@ -73,6 +76,13 @@ export function Posts() {
       fields: houseFields(site.house),
       draft: emptyDraft(),
     });
+    navigate(`/posts/${id}/target`);
+  };
+  const begin = async (originId: string) => {
+    const { startFrom } = await import('../../data/start-from.ts');
+    const id = await startFrom(originId, crypto.randomUUID(), new Date().toISOString());
+    if (id === null) return;
+    toast('A new post with the old text: title, keyword, listing, dates and featured picture are empty.');
     navigate(`/posts/${id}/target`);
   };
   const remove = async (ids: readonly string[]) => {
@@ -189,6 +199,7 @@ export function Posts() {
           selected={selected}
           setSelected={setSelected}
           remove={(id) => void remove([id])}
+          startFrom={(id) => void begin(id)}
         />
       )}
     </main>
@@ -220,9 +231,10 @@ interface TableProps {
   selected: ReadonlySet<string>;
   setSelected: (selected: ReadonlySet<string>) => void;
   remove: (id: string) => void;
+  startFrom: (id: string) => void;
 }
 
-function Table({ shown, wish, setWish, selected, setSelected, remove }: TableProps) {
+function Table({ shown, wish, setWish, selected, setSelected, remove, startFrom }: TableProps) {
   const scroller = useRef<HTMLDivElement>(null);
   const rows = useVirtualizer({
     count: shown.length,
@@ -246,6 +258,7 @@ function Table({ shown, wish, setWish, selected, setSelected, remove }: TablePro
   const heading = (key: SortKey, name: string) => (
     <div
       key={key}
+      className={key === 'title' || key === 'score' ? '' : WIDE}
       role="columnheader"
       aria-sort={wish.sort === key ? (wish.descending ? 'descending' : 'ascending') : 'none'}
     >
@@ -265,7 +278,7 @@ function Table({ shown, wish, setWish, selected, setSelected, remove }: TablePro
         role="table"
         aria-label="Posts"
         aria-rowcount={shown.length + 1}
-        className="min-w-[920px] text-[13px]"
+        className="min-w-[920px] text-[13px] max-[760px]:min-w-0"
       >
         <div role="rowgroup" className="sticky top-0 z-10 bg-paper">
           <div role="row" className={`${GRID} border-b py-2 text-soft`}>
@@ -279,7 +292,9 @@ function Table({ shown, wish, setWish, selected, setSelected, remove }: TablePro
               />
             </div>
             {COLUMNS.map(({ key, name }) => heading(key, name))}
-            <div role="columnheader">First to mend</div>
+            <div role="columnheader" className={WIDE}>
+              First to mend
+            </div>
             {heading('changed', 'Changed')}
           </div>
         </div>
@@ -314,13 +329,15 @@ function Table({ shown, wish, setWish, selected, setSelected, remove }: TablePro
                     {name}
                   </Link>
                 </div>
-                <div role="cell" className="text-soft">
+                <div role="cell" className={`text-soft ${WIDE}`}>
                   {STATUS_NAMES[status]}
                 </div>
-                <div role="cell" className="truncate" title={keyword}>
+                <div role="cell" className={`truncate ${WIDE}`} title={keyword}>
                   {keyword || '–'}
                 </div>
-                <div role="cell">{score ? score.words.toLocaleString('en') : ''}</div>
+                <div role="cell" className={WIDE}>
+                  {score ? score.words.toLocaleString('en') : ''}
+                </div>
                 <div role="cell" className="flex items-center gap-3">
                   <span className="w-6 font-semibold">
                     {score ? (score.words === 0 && !title ? '–' : Math.round(score.score)) : ''}
@@ -331,7 +348,7 @@ function Table({ shown, wish, setWish, selected, setSelected, remove }: TablePro
                     <span className="h-4 w-32 rounded bg-sand/40" />
                   )}
                 </div>
-                <div role="cell" className="flex min-w-0 items-baseline gap-2">
+                <div role="cell" className={`flex min-w-0 items-baseline gap-2 ${WIDE}`}>
                   {score?.first ? (
                     <>
                       <ToWin points={score.first.gain} />
@@ -343,16 +360,12 @@ function Table({ shown, wish, setWish, selected, setSelected, remove }: TablePro
                     <span className="text-soft">{score ? 'Nothing left to win' : ''}</span>
                   )}
                 </div>
-                <div role="cell" className="flex items-center justify-between whitespace-nowrap text-soft">
+                <div
+                  role="cell"
+                  className={`flex items-center justify-between whitespace-nowrap text-soft ${WIDE}`}
+                >
                   {dayInWords(row.changed)}
-                  <button
-                    type="button"
-                    aria-label={`Delete ${name}`}
-                    onClick={() => remove(row.id)}
-                    className="rounded p-1 opacity-0 group-hover:opacity-100 hover:text-rust focus-visible:opacity-100"
-                  >
-                    <Trash2 size={14} aria-hidden />
-                  </button>
+                  <RowActions name={name} startFrom={() => startFrom(row.id)} remove={() => remove(row.id)} />
                 </div>
               </div>
             );

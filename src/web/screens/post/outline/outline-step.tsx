@@ -1,3 +1,13 @@
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { ArrowDown, ArrowUp, IndentDecrease, IndentIncrease, Plus, Trash2 } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
@@ -9,6 +19,7 @@ import {
   newItem,
   type Outline,
   outlineFromDraft,
+  placeItem,
   removeItem,
   sendOutline,
 } from '../../../../core/outline/index.ts';
@@ -16,8 +27,11 @@ import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Hint } from '../../../ui/hint.tsx';
 import { usePost } from '../post-context.ts';
+import { DraggableRow } from './drag-handle.tsx';
 
 const nextId = () => crypto.randomUUID();
+/** Pixels by which a level is set in; so far to the side, a drag nests or lifts. */
+const INDENT = 32;
 
 /** Outline: the tree of headings, before and beside the text. */
 export function OutlineStep() {
@@ -38,6 +52,18 @@ export function OutlineStep() {
   const change = (next: Outline, focus?: string) => {
     focusNext.current = focus ?? null;
     set(next);
+  };
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const drop = ({ active, over, delta }: DragEndEvent) => {
+    if (!over) return;
+    const before = outline;
+    const next = placeItem(outline, String(active.id), String(over.id), Math.round(delta.x / INDENT));
+    if (JSON.stringify(next) === JSON.stringify(before)) return;
+    set(next);
+    toast('Moved.', { action: { label: 'Undo', onClick: () => set(before) } });
   };
   const add = (after: number | null) => {
     const item = newItem(nextId);
@@ -126,63 +152,72 @@ export function OutlineStep() {
         ) : (
           <>
             <ol ref={list} aria-label="Outline" className="rounded-md border bg-sheet">
-              {outline.map((item, at) => (
-                <li
-                  key={item.id}
-                  className="group flex items-start gap-2 border-b py-1.5 pr-2 last:border-b-0"
-                  style={{ paddingLeft: 12 + (item.level - 2) * 32 }}
-                >
-                  <span className="mt-1.5 w-5 shrink-0 text-[12px] text-soft" title={`Level ${item.level}`}>
-                    H{item.level}
-                  </span>
-                  <div className="min-w-0 flex-1">
-                    <input
-                      data-item={item.id}
-                      aria-label={`Heading ${at + 1}, level ${item.level}`}
-                      value={item.text}
-                      placeholder="Heading"
-                      onChange={(event) => set(outline.with(at, { ...item, text: event.target.value }))}
-                      onKeyDown={(event) => onKeyDown(event, at)}
-                      className={`w-full rounded bg-transparent px-1 py-0.5 font-serif ${item.level === 2 ? 'text-[18px] font-semibold' : 'text-[16px]'}`}
-                    />
-                    <textarea
-                      aria-label={`Note on heading ${at + 1}`}
-                      value={item.note}
-                      placeholder="Note"
-                      rows={1}
-                      onChange={(event) => set(outline.with(at, { ...item, note: event.target.value }))}
-                      className="field-sizing-content w-full resize-none rounded bg-transparent px-1 text-[13px] text-soft"
-                    />
-                  </div>
-                  <div className="flex shrink-0 gap-0.5 pt-1 text-soft">
-                    <Tool
-                      name="Move up"
-                      keys="Alt ↑"
-                      onClick={() => change(moveItem(outline, at, -1))}
-                      icon={ArrowUp}
-                    />
-                    <Tool
-                      name="Move down"
-                      keys="Alt ↓"
-                      onClick={() => change(moveItem(outline, at, 1))}
-                      icon={ArrowDown}
-                    />
-                    <Tool
-                      name="Lift"
-                      keys="Alt ←"
-                      onClick={() => change(nestItem(outline, at, -1))}
-                      icon={IndentDecrease}
-                    />
-                    <Tool
-                      name="Nest"
-                      keys="Alt →"
-                      onClick={() => change(nestItem(outline, at, 1))}
-                      icon={IndentIncrease}
-                    />
-                    <Tool name="Take out" keys="" onClick={() => remove(at)} icon={Trash2} />
-                  </div>
-                </li>
-              ))}
+              <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+                <SortableContext items={outline.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+                  {outline.map((item, at) => (
+                    <DraggableRow
+                      key={item.id}
+                      id={item.id}
+                      name={item.text || `heading ${at + 1}`}
+                      className="group relative flex items-start gap-2 border-b bg-sheet py-1.5 pr-2 last:border-b-0"
+                      style={{ paddingLeft: 6 + (item.level - 2) * INDENT }}
+                    >
+                      <span
+                        className="mt-1.5 w-5 shrink-0 text-[12px] text-soft"
+                        title={`Level ${item.level}`}
+                      >
+                        H{item.level}
+                      </span>
+                      <div className="min-w-0 flex-1">
+                        <input
+                          data-item={item.id}
+                          aria-label={`Heading ${at + 1}, level ${item.level}`}
+                          value={item.text}
+                          placeholder="Heading"
+                          onChange={(event) => set(outline.with(at, { ...item, text: event.target.value }))}
+                          onKeyDown={(event) => onKeyDown(event, at)}
+                          className={`w-full rounded bg-transparent px-1 py-0.5 font-serif ${item.level === 2 ? 'text-[18px] font-semibold' : 'text-[16px]'}`}
+                        />
+                        <textarea
+                          aria-label={`Note on heading ${at + 1}`}
+                          value={item.note}
+                          placeholder="Note"
+                          rows={1}
+                          onChange={(event) => set(outline.with(at, { ...item, note: event.target.value }))}
+                          className="field-sizing-content w-full resize-none rounded bg-transparent px-1 text-[13px] text-soft"
+                        />
+                      </div>
+                      <div className="flex shrink-0 gap-0.5 pt-1 text-soft">
+                        <Tool
+                          name="Move up"
+                          keys="Alt ↑"
+                          onClick={() => change(moveItem(outline, at, -1))}
+                          icon={ArrowUp}
+                        />
+                        <Tool
+                          name="Move down"
+                          keys="Alt ↓"
+                          onClick={() => change(moveItem(outline, at, 1))}
+                          icon={ArrowDown}
+                        />
+                        <Tool
+                          name="Lift"
+                          keys="Alt ←"
+                          onClick={() => change(nestItem(outline, at, -1))}
+                          icon={IndentDecrease}
+                        />
+                        <Tool
+                          name="Nest"
+                          keys="Alt →"
+                          onClick={() => change(nestItem(outline, at, 1))}
+                          icon={IndentIncrease}
+                        />
+                        <Tool name="Take out" keys="" onClick={() => remove(at)} icon={Trash2} />
+                      </div>
+                    </DraggableRow>
+                  ))}
+                </SortableContext>
+              </DndContext>
             </ol>
             <div className="mt-3 flex flex-wrap items-baseline gap-4">
               <Button onClick={() => add(null)}>
@@ -190,7 +225,7 @@ export function OutlineStep() {
                 Add a heading
               </Button>
               <p className="text-[13px] text-soft">
-                Enter adds one below. Alt with the arrow keys moves and nests.
+                Enter adds one below. Drag by the handle, to the side to nest; or Alt with the arrow keys.
               </p>
             </div>
           </>

@@ -1,4 +1,5 @@
-import { FileCode, FileJson, FileText, FileType2 } from 'lucide-react';
+import { FileCode, FileJson, FileText, FileType2, Printer } from 'lucide-react';
+import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import {
   byPointsToWin,
@@ -16,16 +17,21 @@ import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { download } from '../../../ui/download.ts';
 import { Earned, ToWin } from '../../../ui/earned.tsx';
-import { ChoiceField } from '../../../ui/field.tsx';
+import { ChoiceField, TextField } from '../../../ui/field.tsx';
 import { GROUP_NAMES, Ridge } from '../../../ui/ridge.tsx';
 import { STATUS_NAMES } from '../../../ui/status-names.ts';
 import { jobsWorker } from '../../../workers/jobs-client.ts';
+import { LeftOverNotice } from '../left-over-notice.tsx';
 import { usePost } from '../post-context.ts';
+import { useLeftOver } from '../use-left-over.ts';
+import { HouseChecklist } from './house-checklist.tsx';
 
 /** Release: the whole account of the score, and the ways out. */
 export function Release() {
   const { session, site } = usePost();
   const { fields, report } = useAppSelector((state) => state.openPost);
+  const navigate = useNavigate();
+  const leftOver = useLeftOver(session);
   const name = slugOf(fields.slug || fields.title) || 'untitled';
   const exportReport = async () => {
     const data = await readScene(site.id);
@@ -68,7 +74,8 @@ export function Release() {
   const [first] = byPointsToWin(report.criteria);
   return (
     <main className="h-full overflow-auto">
-      <div className="mx-auto max-w-5xl px-8 py-7">
+      <div className="mx-auto max-w-5xl px-8 py-7 max-[700px]:px-4">
+        <LeftOverNotice postId={session.id} leftOver={leftOver} />
         <section aria-label="Score by group" className="mb-7 flex flex-wrap items-end gap-x-8 gap-y-5">
           <div>
             <p className="text-[64px] leading-none font-semibold">{report.score.toFixed(1)}</p>
@@ -108,10 +115,25 @@ export function Release() {
               <FileCode size={15} aria-hidden />
               HTML
             </Button>
+            <Button onClick={() => navigate(`/posts/${session.id}/report`)}>
+              <Printer size={15} aria-hidden />
+              Print
+            </Button>
             <Button onClick={() => void exportReport()}>
               <FileJson size={15} aria-hidden />
               Score report
             </Button>
+          </div>
+        </div>
+        <div className="mb-8 grid grid-cols-2 gap-x-8 gap-y-5 max-[820px]:grid-cols-1">
+          <HouseChecklist session={session} site={site} />
+          <div className="w-64">
+            <TextField
+              label="Author"
+              value={fields.author}
+              list={site.house.authors}
+              onChange={(author) => session.setFields({ author })}
+            />
           </div>
         </div>
         <Ledger criteria={report.criteria} />

@@ -7,7 +7,17 @@ const VISIBLE = 0.05;
 const signed = (points: number) => `${points > 0 ? '+' : '−'}${Math.abs(points).toFixed(1)}`;
 
 /** What a step of the score is made of: the groups of both states and the criteria that moved. */
-export function ScoreChange({ before, after }: { before: VersionScore; after: VersionScore }) {
+export function ScoreChange({
+  before,
+  after,
+  narrow = false,
+}: {
+  before: VersionScore;
+  after: VersionScore;
+  /** One column, for a margin. */
+  narrow?: boolean;
+}) {
+  const width = narrow ? 62 : 120;
   const old = new Map(before.criteria.map((line) => [line.id, line.points]));
   const moved = after.criteria
     .map((line) => ({ ...line, by: line.points - (old.get(line.id) ?? 0) }))
@@ -21,18 +31,18 @@ export function ScoreChange({ before, after }: { before: VersionScore; after: Ve
   });
   return (
     <section aria-label="What changed the score" className="flex flex-wrap items-start gap-x-8 gap-y-3">
-      <div className="flex items-center gap-3">
+      <div className={`flex items-center ${narrow ? 'gap-2' : 'gap-3'}`}>
         <span className="text-[22px] font-semibold">{before.score.toFixed(1)}</span>
-        <Ridge groups={before.groups} width={120} height={24} />
+        <Ridge groups={before.groups} width={width} height={24} />
         <span aria-hidden>→</span>
         <span className="text-[22px] font-semibold">{after.score.toFixed(1)}</span>
-        <Ridge groups={after.groups} width={120} height={24} />
+        <Ridge groups={after.groups} width={width} height={24} />
         <span className={`font-semibold ${gain < 0 ? 'text-ochre' : 'text-marram'}`}>
           {Math.abs(gain) < VISIBLE ? 'no change' : signed(gain)}
         </span>
       </div>
       {moved.length > 0 && (
-        <ul className="min-w-64 flex-1 columns-2 gap-8 text-[13px]">
+        <ul className={`min-w-64 flex-1 gap-8 text-[13px] ${narrow ? '' : 'columns-2'}`}>
           {moved.slice(0, 10).map((line) => (
             <li key={line.id} className="flex justify-between gap-3">
               {line.title}

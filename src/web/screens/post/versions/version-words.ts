@@ -8,6 +8,7 @@ const REASONS: Record<VersionReason, string> = {
   restore: 'before a restore',
   import: 'before an import',
   aside: 'from another tab',
+  trial: 'before a trial',
 };
 
 /** Why a version was kept. */

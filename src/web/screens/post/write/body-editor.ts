@@ -1,6 +1,7 @@
 import { Editor } from '@tiptap/core';
 import { closeHistory } from '@tiptap/pm/history';
 import type { Node as ProseNode } from '@tiptap/pm/model';
+import { search } from 'prosemirror-search';
 import {
   type Block,
   blockOfLeaf,
@@ -11,6 +12,7 @@ import {
 } from '../../../../core/draft/index.ts';
 import type { BodyOwner, PostSession } from '../../../state/post-session.ts';
 import { extensions } from './extensions.ts';
+import { type Ask, insertMenu } from './insert-menu.tsx';
 import { notesPlugin } from './notes-plugin.ts';
 import { pasteHandlers } from './paste.ts';
 
@@ -46,13 +48,15 @@ function withoutTrailingLine(draft: Draft): Draft {
 /** The editor of a post's body. It outlives the screen, so that undo holds while the writer walks the trail. */
 export class BodyEditor implements BodyOwner {
   readonly editor: Editor;
+  /** What the sheet asks of the screen around it; set by the screen while it is shown. */
+  ask: (what: Ask) => void = () => {};
   private readonly reading = new DraftReading();
   private known: { doc: ProseNode; draft: Draft } | null = null;
 
   constructor(session: PostSession) {
     this.editor = new Editor({
       element: document.createElement('div'),
-      extensions,
+      extensions: [...extensions, insertMenu((what) => this.ask(what))],
       injectCSS: false,
       content: writeEditor(session.body, nextId),
       editorProps: {
@@ -75,6 +79,7 @@ export class BodyEditor implements BodyOwner {
     });
     this.read();
     this.editor.registerPlugin(notesPlugin());
+    this.editor.registerPlugin(search());
     session.lend(this);
   }
 

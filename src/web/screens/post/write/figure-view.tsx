@@ -1,14 +1,20 @@
 import { type NodeViewProps, NodeViewWrapper } from '@tiptap/react';
 import { ImageUp, Trash2 } from 'lucide-react';
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import { addPicture } from '../../../data/pictures.ts';
 import { store } from '../../../state/store.ts';
 import { AltField, PicturePlaceholder } from './picture-fields.tsx';
+import { type FigureLayout, FigureOptions } from './pictures/figure-options.tsx';
 import { usePicture } from './use-picture.ts';
 
 /** A picture on the sheet, with its alt text and caption beside it. */
 export function FigureView({ node, updateAttributes, deleteNode, selected }: NodeViewProps) {
-  const { src, alt, caption } = node.attrs as { src: string; alt: string | null; caption: string };
+  const { src, alt, caption, side, width, link, enlarge } = node.attrs as {
+    src: string;
+    alt: string | null;
+    caption: string;
+  } & FigureLayout;
+  const [more, setMore] = useState(side !== null || width !== null || link !== null || enlarge);
   const url = usePicture(src);
   const input = useRef<HTMLInputElement>(null);
   const choose = async (file: File | undefined) => {
@@ -21,7 +27,12 @@ export function FigureView({ node, updateAttributes, deleteNode, selected }: Nod
       contentEditable={false}
     >
       {url ? (
-        <img src={url} alt={alt ?? ''} className="max-h-96 w-full rounded-md object-cover" />
+        <img
+          src={url}
+          alt={alt ?? ''}
+          style={width ? { width } : undefined}
+          className={`max-h-96 max-w-full rounded-md object-cover ${width ? '' : side ? 'w-1/2' : 'w-full'} ${side === 'right' ? 'ml-auto' : ''}`}
+        />
       ) : (
         <PicturePlaceholder src={src} />
       )}
@@ -40,6 +51,14 @@ export function FigureView({ node, updateAttributes, deleteNode, selected }: Nod
           <span className="max-w-44 truncate text-soft" title={src}>
             {src.split('/').at(-1)}
           </span>
+          <button
+            type="button"
+            aria-expanded={more}
+            onClick={() => setMore(!more)}
+            className="rounded px-1 text-soft hover:text-ink"
+          >
+            Layout
+          </button>
           <button
             type="button"
             aria-label="Choose another file"
@@ -66,6 +85,12 @@ export function FigureView({ node, updateAttributes, deleteNode, selected }: Nod
             onChange={(event) => void choose(event.target.files?.[0])}
           />
         </div>
+        {more && (
+          <FigureOptions
+            layout={{ side, width, link, enlarge }}
+            onChange={(layout) => updateAttributes(layout)}
+          />
+        )}
       </div>
     </NodeViewWrapper>
   );

@@ -1,3 +1,4 @@
+import { Smartphone } from 'lucide-react';
 import { useId } from 'react';
 import { defaultProfile, type Ramp } from '../../../../core/criteria/index.ts';
 import {
@@ -9,9 +10,11 @@ import {
   postPath,
   TITLE_SIZE,
 } from '../../../../core/listing/index.ts';
-import { useAppSelector } from '../../../state/store.ts';
+import { phoneListingSet } from '../../../state/preferences.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { usePost } from '../post-context.ts';
+import { PhoneListing } from './phone-listing.tsx';
 
 /** The line under a field: how wide it is, with ticks at the wished range. */
 function LengthRule({ width, ramp, full }: { width: number; ramp: Ramp; full: number }) {
@@ -52,6 +55,8 @@ export function ListingEditor() {
   const fields = useAppSelector((state) => state.openPost.fields);
   const fixes = useAppSelector((state) => state.openPost.fixes);
   const { metaTitlePixels, metaDescriptionPixels, phoneCutPixels } = (site.profile ?? defaultProfile).limits;
+  const phoneListing = useAppSelector((state) => state.preferences.phoneListing);
+  const dispatch = useAppDispatch();
   const ids = useId();
   const title = effectiveMetaTitle(fields.metaTitle, fields.title, site.titlePattern, site.name);
   const own = fields.metaTitle.trim() || fields.title.trim();
@@ -93,6 +98,7 @@ export function ListingEditor() {
             </span>
             <input
               id={`${ids}-t`}
+              size={1}
               value={fields.metaTitle}
               placeholder={fields.title || 'Meta title'}
               onChange={(event) => session.setFields({ metaTitle: event.target.value })}
@@ -168,7 +174,24 @@ export function ListingEditor() {
         {phone.cut !== null && (
           <span className="block text-[12px] text-soft">phone cuts at {phoneCutPixels}</span>
         )}
+        <button
+          type="button"
+          aria-pressed={phoneListing}
+          onClick={() => dispatch(phoneListingSet(!phoneListing))}
+          className="mt-0.5 inline-flex items-center gap-1 rounded text-[12px] text-soft hover:text-ink aria-pressed:font-semibold aria-pressed:text-ink"
+        >
+          <Smartphone size={13} aria-hidden />
+          Phone
+        </button>
       </div>
+      {phoneListing && (
+        <PhoneListing
+          title={title}
+          crumbs={[...crumbs, fields.slug || 'slug-of-the-post'].join(' › ')}
+          description={text.trim() || opening}
+          cutPixels={phoneCutPixels}
+        />
+      )}
     </section>
   );
 }

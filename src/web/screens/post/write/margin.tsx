@@ -1,14 +1,16 @@
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { byPointsToWin, type CriterionResult, GROUPS } from '../../../../core/criteria/index.ts';
-import { noteOrderChosen } from '../../../state/preferences.ts';
+import { noteOrderChosen, showEarnedSet } from '../../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { Earned, ToWin } from '../../../ui/earned.tsx';
 import { GROUP_NAMES } from '../../../ui/ridge.tsx';
+import { useMedia } from '../../../ui/use-media.ts';
 import type { OfferedFix } from '../../../workers/scoring-worker.ts';
 import { usePost } from '../post-context.ts';
 import type { BodyEditor } from './body-editor.ts';
 import { type NoteBox, stackNotes } from './note-layout.ts';
+import { TrialLens } from './trial-lens.tsx';
 
 interface MarginProps {
   body: BodyEditor;
@@ -22,11 +24,11 @@ interface MarginProps {
 
 /** The margin: notes level with the words they concern, or the ledger in short. */
 export function Margin(props: MarginProps) {
-  const { report } = useAppSelector((state) => state.openPost);
-  const [lens, setLens] = useState<'notes' | 'ledger'>('notes');
+  const { report, trial } = useAppSelector((state) => state.openPost);
+  const [lens, setLens] = useState<'notes' | 'ledger' | 'trial'>('notes');
   const notes = useMemo(() => (report ? byPointsToWin(report.criteria) : []), [report]);
   return (
-    <div className="flex min-w-[300px] flex-1 items-stretch">
+    <div className="flex min-w-[300px] flex-1 items-stretch max-[760px]:min-w-0 max-[760px]:flex-none max-[760px]:border-t">
       <div className="w-[62px] shrink-0 border-l bg-sand/25">
         <div
           role="tablist"
@@ -38,6 +40,7 @@ export function Margin(props: MarginProps) {
             [
               ['notes', 'Notes', notes.length],
               ['ledger', 'Ledger', null],
+              ['trial', 'Try it', trial && report ? signed(report.score - trial.report.score) : null],
             ] as const
           ).map(([id, name, number]) => (
             <button
@@ -56,12 +59,16 @@ export function Margin(props: MarginProps) {
       </div>
       {lens === 'notes' ? (
         <Notes {...props} notes={notes} />
-      ) : (
+      ) : lens === 'ledger' ? (
         <ShortLedger criteria={report?.criteria ?? []} />
+      ) : (
+        <TrialLens />
       )}
     </div>
   );
 }
+
+const signed = (points: number) => `${points < 0 ? '−' : '+'}${Math.abs(points).toFixed(1)}`;
 
 function Notes({
   body,
@@ -71,7 +78,10 @@ function Notes({
   pinned,
   notes,
 }: MarginProps & { notes: CriterionResult[] }) {
-  const order = useAppSelector((state) => state.preferences.noteOrder);
+  const { noteOrder, showEarned } = useAppSelector((state) => state.preferences);
+  // On a phone the margin stands below the sheet, where no note can stand level with its words.
+  const narrow = useMedia('(max-width: 760px)');
+  const order = narrow ? 'points' : noteOrder;
   const dispatch = useAppDispatch();
   const fixes = useAppSelector((state) => state.openPost.fixes);
   const score = useAppSelector((state) => state.openPost.report?.score ?? 0);
@@ -122,7 +132,16 @@ function Notes({
   return (
     <section aria-label="Notes" className="min-w-0 flex-1 px-4">
       <div className="sticky top-0 z-10 flex items-center gap-3 bg-paper py-1.5 text-[13px] text-soft">
-        <label className="ml-auto flex items-center gap-1.5">
+        <label className="flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            checked={showEarned}
+            onChange={(event) => dispatch(showEarnedSet(event.target.checked))}
+            className="accent-marram"
+          />
+          Earned too
+        </label>
+        <label className="ml-auto flex items-center gap-1.5 max-[760px]:hidden">
           Order
           <select
             value={order}
@@ -158,6 +177,29 @@ function Notes({
           />
         ))}
       </ol>
+      {showEarned && <EarnedList />}
+    </section>
+  );
+}
+
+/** What is earned in full, quietly under the notes. */
+function EarnedList() {
+  const report = useAppSelector((state) => state.openPost.report);
+  const earned = (report?.criteria ?? []).filter(({ applies, advice }) => applies && advice === null);
+  return (
+    <section aria-label="Earned" className="mt-6 pb-10 text-[13px] text-soft">
+      <h3 className="mb-1 font-semibold">
+        Earned: {earned.length} {earned.length === 1 ? 'criterion' : 'criteria'}
+      </h3>
+      <ul>
+        {earned.map(({ id, title, target, available }) => (
+          <li key={id} className="flex items-center gap-2.5 border-t py-1" title={target}>
+            <Earned share={1} />
+            <span className="min-w-0 flex-1 truncate">{title}</span>
+            {available.toFixed(1)}
+          </li>
+        ))}
+      </ul>
     </section>
   );
 }

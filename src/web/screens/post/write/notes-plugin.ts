@@ -7,7 +7,7 @@ export interface MarkedPlace {
   blockId: string;
   start: number;
   end: number;
-  look: 'use' | 'use-variant' | 'noted' | 'in-hand';
+  look: 'use' | 'use-variant' | 'noted' | 'in-hand' | 'left-over';
   /** The criterion that speaks of it, for finding its note by a click. */
   criterion: string | null;
 }
@@ -39,6 +39,15 @@ function decorate(doc: ProseNode, places: readonly MarkedPlace[]): DecorationSet
     const own = byBlock.get(node.attrs['blockId'] as string);
     for (const { start, end, look, criterion } of own ?? []) {
       const data = criterion ? { 'data-note': criterion } : {};
+      if (look === 'left-over') {
+        out.push(
+          Decoration.node(at, at + node.nodeSize, {
+            class: look,
+            title: 'As in the post that this one was begun from',
+          }),
+        );
+        continue;
+      }
       const whole = !node.isTextblock || end - start >= node.textContent.length;
       if (whole && (look === 'noted' || look === 'in-hand')) {
         out.push(

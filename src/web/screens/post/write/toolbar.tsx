@@ -7,24 +7,40 @@ import {
   Heading3,
   Heading4,
   ImagePlus,
+  Images,
   Italic,
   List,
   ListOrdered,
   Minus,
   Quote,
   Redo2,
+  Search,
   Table,
   Undo2,
 } from 'lucide-react';
-import { useRef } from 'react';
+import type { RefObject } from 'react';
 import type { PostSession } from '../../../state/post-session.ts';
+import { useAppDispatch } from '../../../state/store.ts';
+import { findingSet } from '../../../state/view.ts';
 import { Hint } from '../../../ui/hint.tsx';
 import { LinkPicker } from './link-picker.tsx';
 import { insertPictures } from './paste.ts';
+import { TableTools } from './table-tools.tsx';
 
 /** What the writer can do to the text in hand. */
-export function Toolbar({ editor, session }: { editor: Editor; session: PostSession }) {
-  const file = useRef<HTMLInputElement>(null);
+export function Toolbar({
+  editor,
+  session,
+  file,
+  onPick,
+}: {
+  editor: Editor;
+  session: PostSession;
+  /** The field through which picture files come in. */
+  file: RefObject<HTMLInputElement | null>;
+  onPick: () => void;
+}) {
+  const dispatch = useAppDispatch();
   const on = useEditorState({
     editor,
     selector: ({ editor: live }) => ({
@@ -105,6 +121,7 @@ export function Toolbar({ editor, session }: { editor: Editor; session: PostSess
     },
     { name: 'Divider', keys: '', icon: Minus, active: false, act: () => run().setHorizontalRule().run() },
     { name: 'Picture', keys: '', icon: ImagePlus, active: false, act: () => file.current?.click() },
+    { name: 'Picture of the site', keys: '', icon: Images, active: false, act: onPick },
   ];
   const tool = ({
     name,
@@ -137,6 +154,13 @@ export function Toolbar({ editor, session }: { editor: Editor; session: PostSess
       <LinkPicker editor={editor} session={session} active={on.link} />
       <span className="ml-auto flex">
         {tool({
+          name: 'Find and replace',
+          keys: 'Ctrl F',
+          icon: Search,
+          active: false,
+          act: () => void dispatch(findingSet(true)),
+        })}
+        {tool({
           name: 'Undo',
           keys: 'Ctrl Z',
           icon: Undo2,
@@ -153,6 +177,7 @@ export function Toolbar({ editor, session }: { editor: Editor; session: PostSess
           disabled: !on.canRedo,
         })}
       </span>
+      {on.table && <TableTools editor={editor} />}
       <input
         ref={file}
         type="file"

@@ -1,29 +1,96 @@
 import { EditorContent } from '@tiptap/react';
+import { Minimize2 } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { ScoreReport } from '../../../../core/criteria/index.ts';
-import { useAppSelector } from '../../../state/store.ts';
+import { useCommands } from '../../../app/use-commands.ts';
+import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { findingSet, quietSet } from '../../../state/view.ts';
+import { LeftOverNotice } from '../left-over-notice.tsx';
 import { usePost } from '../post-context.ts';
-import { type BodyEditor, bodyEditor } from './body-editor.ts';
+import { useLeftOver } from '../use-left-over.ts';
+import { bodyEditor } from './body-editor.ts';
 import { FeaturedEditor } from './featured-editor.tsx';
+import { FindBar } from './find/find-bar.tsx';
 import { ListingEditor } from './listing-editor.tsx';
 import { Margin } from './margin.tsx';
-import { type MarkedPlace, NOTES_META } from './notes-plugin.ts';
+import { PicturePicker } from './pictures/picture-picker.tsx';
 import { Toolbar } from './toolbar.tsx';
+import { useMarks } from './use-marks.ts';
 
 /** Write: listing and sheet on the left, the margin beside them, one scroller. */
 export function Write() {
   const { session } = usePost();
   const body = useMemo(() => bodyEditor(session), [session]);
   const title = useAppSelector((state) => state.openPost.fields.title);
+  const { quiet, finding } = useAppSelector((state) => state.view);
+  const dispatch = useAppDispatch();
   const [inHand, setInHand] = useState<string | null>(null);
   const [pinned, setPinned] = useState<string | null>(null);
+  const [picking, setPicking] = useState(false);
   const column = useRef<HTMLDivElement>(null);
-  useMarks(body, inHand);
+  const file = useRef<HTMLInputElement>(null);
+  const leftOver = useLeftOver(session);
+  useMarks(body, quiet ? null : inHand, leftOver?.blocks);
+  useEffect(() => {
+    body.ask = (what) => (what === 'picture-picker' ? setPicking(true) : file.current?.click());
+    return () => {
+      body.ask = () => {};
+    };
+  }, [body]);
+  // The next visit begins with everything in sight.
+  useEffect(() => () => void dispatch(quietSet(false)), [dispatch]);
+  useCommands([
+    {
+      id: 'find',
+      group: 'This post',
+      name: 'Find and replace',
+      keys: 'Mod+F',
+      run: () => dispatch(findingSet(true)),
+    },
+    {
+      id: 'quiet',
+      group: 'This post',
+      name: quiet ? 'Leave the quiet sheet' : 'Quiet: the sheet alone',
+      keys: 'Mod+Shift+Q',
+      run: () => dispatch(quietSet(!quiet)),
+    },
+    {
+      id: 'picture-picker',
+      group: 'This post',
+      name: 'Put in a picture of the site',
+      run: () => setPicking(true),
+    },
+  ]);
+  const putIn = (src: string) => {
+    setPicking(false);
+    body.editor
+      .chain()
+      .focus()
+      .insertContent({ type: 'figure', attrs: { src, blockId: crypto.randomUUID() } })
+      .run();
+  };
   return (
     <main className="h-full overflow-auto">
-      <div className="flex min-h-full items-stretch">
-        <div ref={column} className="w-[798px] min-w-[460px] shrink px-6 max-[1100px]:px-4">
-          <ListingEditor />
+      {quiet && (
+        <button
+          type="button"
+          onClick={() => dispatch(quietSet(false))}
+          className="fixed top-3 right-4 z-30 inline-flex items-center gap-1.5 rounded-md border bg-sheet px-2.5 py-1 text-[13px] text-soft hover:text-ink"
+        >
+          <Minimize2 size={14} aria-hidden />
+          Back to everything
+        </button>
+      )}
+      <div className="flex min-h-full items-stretch max-[760px]:flex-col">
+        <div
+          ref={column}
+          className={`min-w-[460px] px-6 max-[1100px]:px-4 max-[760px]:w-full max-[760px]:min-w-0 max-[760px]:px-3 ${quiet ? 'mx-auto w-[798px] py-8' : 'w-[798px] shrink'}`}
+        >
+          {!quiet && (
+            <>
+              <ListingEditor />
+              <LeftOverNotice postId={session.id} leftOver={leftOver} />
+            </>
+          )}
           {/* biome-ignore lint/a11y/noStaticElementInteractions: hovering marked words shows their note, which is itself reached by keyboard */}
           {/* biome-ignore lint/a11y/useKeyWithMouseEvents: as above */}
           <div
@@ -34,8 +101,11 @@ export function Write() {
               setPinned(noted?.dataset['note'] ?? null);
             }}
           >
-            <Toolbar editor={body.editor} session={session} />
-            <div className="px-10 pt-5 pb-10 max-[1100px]:px-6">
+            <div className="sticky top-0 z-20">
+              <Toolbar editor={body.editor} session={session} file={file} onPick={() => setPicking(true)} />
+              {finding && <FindBar editor={body.editor} />}
+            </div>
+            <div className="px-10 pt-5 pb-10 max-[1100px]:px-6 max-[760px]:px-4">
               <label className="sr-only" htmlFor="post-title">
                 Title
               </label>
@@ -56,41 +126,18 @@ export function Write() {
               <EditorContent editor={body.editor} />
             </div>
           </div>
-          <FeaturedEditor />
+          {!quiet && <FeaturedEditor />}
         </div>
-        <Margin body={body} column={column} inHand={inHand} setInHand={setInHand} pinned={pinned} />
+        {!quiet && (
+          <Margin body={body} column={column} inHand={inHand} setInHand={setInHand} pinned={pinned} />
+        )}
       </div>
+      <PicturePicker
+        siteId={session.siteId}
+        open={picking}
+        onClose={() => setPicking(false)}
+        onChoose={putIn}
+      />
     </main>
   );
-}
-
-/** Marks uses of the keyword and the places of notes on the sheet, anew with each report. */
-function useMarks(body: BodyEditor, inHand: string | null): void {
-  const report = useAppSelector((state) => state.openPost.report);
-  useEffect(() => {
-    const { view, state } = body.editor;
-    view.dispatch(
-      state.tr
-        .setMeta(NOTES_META, report ? marksOf(report as ScoreReport, inHand) : [])
-        .setMeta('addToHistory', false),
-    );
-  }, [body, report, inHand]);
-}
-
-function marksOf(report: ScoreReport, inHand: string | null): MarkedPlace[] {
-  const places: MarkedPlace[] = report.uses.map(({ blockId, start, end, kind }) => ({
-    blockId,
-    start,
-    end,
-    look: kind === 'exact' ? 'use' : 'use-variant',
-    criterion: null,
-  }));
-  for (const { id, advice, evidence } of report.criteria) {
-    if (advice === null) continue;
-    for (const { blockId, start, end } of evidence) {
-      places.push({ blockId, start, end, look: 'noted', criterion: id });
-      if (id === inHand) places.push({ blockId, start, end, look: 'in-hand', criterion: id });
-    }
-  }
-  return places;
 }

@@ -1,0 +1,61 @@
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { type Command, commandsAtHand, isPressed } from '../state/commands.ts';
+import { themeChosen } from '../state/preferences.ts';
+import { saveBackup } from '../state/save-backup.ts';
+import { useAppDispatch } from '../state/store.ts';
+import { useCommands } from './use-commands.ts';
+
+const CommandPalette = lazy(async () => ({
+  default: (await import('./command-palette.tsx')).CommandPalette,
+}));
+const ShortcutList = lazy(async () => ({ default: (await import('./command-palette.tsx')).ShortcutList }));
+
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
+/** The palette, the list of shortcuts, and the keys that lead to every command. */
+export function Commands() {
+  const [open, setOpen] = useState<'palette' | 'shortcuts' | null>(null);
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const go = (name: string, to: string): Command => ({
+    id: `go ${to}`,
+    group: 'Go to',
+    name,
+    run: () => navigate(to),
+  });
+  useCommands([
+    { id: 'palette', group: 'Help', name: 'All actions', keys: 'Mod+K', run: () => setOpen('palette') },
+    { id: 'shortcuts', group: 'Help', name: 'Shortcuts', keys: '?', run: () => setOpen('shortcuts') },
+    go('Posts', '/posts'),
+    go('Site', '/site'),
+    go('House rules', '/rules'),
+    go('Weights and limits', '/rules/criteria'),
+    go('Import', '/import'),
+    { id: 'backup', group: 'House', name: 'Save a backup', run: () => void saveBackup() },
+    { id: 'light', group: 'House', name: 'Light theme', run: () => dispatch(themeChosen('light')) },
+    { id: 'dark', group: 'House', name: 'Dark theme', run: () => dispatch(themeChosen('dark')) },
+    { id: 'system', group: 'House', name: 'Theme of the system', run: () => dispatch(themeChosen('system')) },
+  ]);
+  useEffect(() => {
+    const pressed = (event: KeyboardEvent) => {
+      if (event.defaultPrevented) return;
+      const command = commandsAtHand().findLast(({ keys }) => keys && isPressed(keys, event));
+      // A lone character belongs to the field in which it is typed.
+      if (!command || (!/Mod|Alt/.test(command.keys ?? '') && isTyping(event.target))) return;
+      event.preventDefault();
+      command.run();
+    };
+    addEventListener('keydown', pressed);
+    return () => removeEventListener('keydown', pressed);
+  }, []);
+  const close = () => setOpen(null);
+  return (
+    <Suspense fallback={null}>
+      {open === 'palette' && <CommandPalette onClose={close} />}
+      {open === 'shortcuts' && <ShortcutList onClose={close} />}
+    </Suspense>
+  );
+}

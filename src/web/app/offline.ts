@@ -1,0 +1,36 @@
+/** Event on the window: a newer version of the application is loaded and waits to be let in. */
+export const UPDATE_READY = 'dune-sparrow-update-ready';
+
+let waiting: ServiceWorker | null = null;
+
+/** Keeps the application for when its server is away, where the browser can; a newer version asks before it takes over. */
+export async function keepOffline(): Promise<void> {
+  if (!import.meta.env.PROD || !isSecureContext || !('serviceWorker' in navigator)) return;
+  try {
+    const registration = await navigator.serviceWorker.register('/service-worker.js');
+    const told = (worker: ServiceWorker | null) => {
+      // The first one is no update of anything.
+      if (!worker || !navigator.serviceWorker.controller) return;
+      waiting = worker;
+      dispatchEvent(new CustomEvent(UPDATE_READY));
+    };
+    told(registration.waiting);
+    registration.addEventListener('updatefound', () => {
+      const { installing } = registration;
+      installing?.addEventListener('statechange', () => {
+        if (installing.state === 'installed') told(installing);
+      });
+    });
+  } catch (error) {
+    console.error('The application cannot be kept for work without its server:', error);
+  }
+}
+
+/** Whether a newer version waits. */
+export const updateWaits = (): boolean => waiting !== null;
+
+/** Lets the newer version in: the page is loaded anew. */
+export function takeUpdate(): void {
+  navigator.serviceWorker.addEventListener('controllerchange', () => location.reload(), { once: true });
+  waiting?.postMessage('take-over');
+}

@@ -1,0 +1,48 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { Link } from 'react-router';
+import { setTick, ticksOf } from '../../../data/ticks.ts';
+import type { PostContext } from '../post-context.ts';
+
+/** The house's own checklist, ticked for this post. */
+export function HouseChecklist({ session, site }: PostContext) {
+  const { checklist } = site.house;
+  const ticked = useLiveQuery(() => ticksOf(session.siteId, session.id), [session]) ?? [];
+  const done = checklist.filter(({ id }) => ticked.includes(id)).length;
+  return (
+    <section aria-label="House checklist">
+      <h2 className="mb-1 flex items-baseline gap-3 font-serif text-xl font-semibold">
+        House checklist
+        {checklist.length > 0 && (
+          <span className="font-sans text-[13px] font-normal text-soft">
+            {done} of {checklist.length} done
+          </span>
+        )}
+      </h2>
+      {checklist.length === 0 ? (
+        <p className="text-soft">
+          Points that no program can judge. Write yours down in{' '}
+          <Link to="/rules" className="font-semibold text-marram underline underline-offset-4">
+            House rules
+          </Link>
+          .
+        </p>
+      ) : (
+        <ul>
+          {checklist.map(({ id, text }) => (
+            <li key={id}>
+              <label className="flex items-start gap-2.5 py-1">
+                <input
+                  type="checkbox"
+                  checked={ticked.includes(id)}
+                  onChange={(event) => void setTick(session.siteId, session.id, id, event.target.checked)}
+                  className="mt-1 accent-marram"
+                />
+                {text}
+              </label>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,163 @@
+import type { Editor } from '@tiptap/core';
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import { findNext, findPrev, replaceAll, replaceNext, SearchQuery, setSearchState } from 'prosemirror-search';
+import { useEffect, useRef, useState } from 'react';
+import { toast } from 'sonner';
+import { useAppDispatch } from '../../../../state/store.ts';
+import { findingSet } from '../../../../state/view.ts';
+import { Button } from '../../../../ui/button.tsx';
+
+/** Every place of a query in the text. */
+function placesOf(editor: Editor, query: SearchQuery): { from: number; to: number }[] {
+  const places: { from: number; to: number }[] = [];
+  if (!query.valid) return places;
+  for (let hit = query.findNext(editor.state, 0); hit; hit = query.findNext(editor.state, hit.to)) {
+    if (hit.to === hit.from) break;
+    places.push(hit);
+  }
+  return places;
+}
+
+/** Finds words on the sheet and replaces them. */
+export function FindBar({ editor }: { editor: Editor }) {
+  const dispatch = useAppDispatch();
+  const [search, setSearch] = useState('');
+  const [replace, setReplace] = useState('');
+  const [caseSensitive, setCaseSensitive] = useState(false);
+  const [wholeWord, setWholeWord] = useState(false);
+  const [said, setSaid] = useState('');
+  const field = useRef<HTMLInputElement>(null);
+  const query = new SearchQuery({
+    search,
+    // A dollar sign would name a part of what was found.
+    replace: replace.replaceAll('$', '$$$$'),
+    caseSensitive,
+    wholeWord,
+    literal: true,
+  });
+
+  const tell = () => {
+    const places = placesOf(editor, query);
+    const { from, to } = editor.state.selection;
+    const at = places.findIndex((place) => place.from === from && place.to === to);
+    setSaid(
+      search === ''
+        ? ''
+        : places.length === 0
+          ? 'Not found'
+          : at < 0
+            ? `${places.length} found`
+            : `${at + 1} of ${places.length}`,
+    );
+  };
+  useEffect(() => {
+    field.current?.focus();
+    return () => {
+      if (!editor.isDestroyed)
+        editor.view.dispatch(setSearchState(editor.state.tr, new SearchQuery({ search: '' })));
+    };
+  }, [editor]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the query is made of these
+  useEffect(() => {
+    editor.view.dispatch(setSearchState(editor.state.tr, query).setMeta('addToHistory', false));
+    tell();
+  }, [editor, search, replace, caseSensitive, wholeWord]);
+
+  const run = (command: typeof findNext) => {
+    command(editor.state, editor.view.dispatch);
+    editor.commands.scrollIntoView();
+    tell();
+  };
+  const close = () => {
+    dispatch(findingSet(false));
+    editor.commands.focus();
+  };
+  const all = () => {
+    const count = placesOf(editor, query).length;
+    if (count === 0) return;
+    replaceAll(editor.state, editor.view.dispatch);
+    tell();
+    toast(`${count} ${count === 1 ? 'place' : 'places'} replaced.`, {
+      action: { label: 'Undo', onClick: () => editor.commands.undo() },
+    });
+  };
+  const box = 'w-44 rounded border px-2 py-0.5';
+  return (
+    <search
+      aria-label="Find and replace"
+      className="flex flex-wrap items-center gap-x-3 gap-y-1.5 border-b bg-sheet px-3 py-1.5 text-[13px]"
+    >
+      <input
+        ref={field}
+        aria-label="Find"
+        placeholder="Find"
+        value={search}
+        onChange={(event) => setSearch(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') run(event.shiftKey ? findPrev : findNext);
+          if (event.key === 'Escape') close();
+        }}
+        className={box}
+      />
+      <span role="status" className="min-w-16 text-soft">
+        {said}
+      </span>
+      <IconButton name="Previous place" onClick={() => run(findPrev)} icon={ArrowUp} />
+      <IconButton name="Next place" onClick={() => run(findNext)} icon={ArrowDown} />
+      <label className="flex items-center gap-1.5">
+        <input
+          type="checkbox"
+          checked={caseSensitive}
+          onChange={(event) => setCaseSensitive(event.target.checked)}
+          className="accent-marram"
+        />
+        Same case
+      </label>
+      <label className="flex items-center gap-1.5">
+        <input
+          type="checkbox"
+          checked={wholeWord}
+          onChange={(event) => setWholeWord(event.target.checked)}
+          className="accent-marram"
+        />
+        Whole words
+      </label>
+      <span className="flex items-center gap-2">
+        <input
+          aria-label="Replace with"
+          placeholder="Replace with"
+          value={replace}
+          onChange={(event) => setReplace(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') run(replaceNext);
+            if (event.key === 'Escape') close();
+          }}
+          className={box}
+        />
+        <Button className="py-0.5" onClick={() => run(replaceNext)}>
+          Replace
+        </Button>
+        <Button className="py-0.5" onClick={all}>
+          All
+        </Button>
+      </span>
+      <span className="ml-auto">
+        <IconButton name="Close find and replace" onClick={close} icon={X} />
+      </span>
+    </search>
+  );
+}
+
+function IconButton({ name, onClick, icon: Icon }: { name: string; onClick: () => void; icon: typeof X }) {
+  return (
+    <button
+      type="button"
+      aria-label={name}
+      title={name}
+      onClick={onClick}
+      className="rounded p-1 text-soft hover:bg-paper hover:text-ink"
+    >
+      <Icon size={15} aria-hidden />
+    </button>
+  );
+}

@@ -1,0 +1,184 @@
+import { type Editor, Extension, type Range } from '@tiptap/core';
+import { PluginKey } from '@tiptap/pm/state';
+import { ReactRenderer } from '@tiptap/react';
+import Suggestion, { type SuggestionProps } from '@tiptap/suggestion';
+import { type Ref, useEffect, useImperativeHandle, useRef, useState } from 'react';
+
+/** What the menu can ask of the screen around the sheet. */
+export type Ask = 'picture-file' | 'picture-picker';
+
+interface Insert {
+  name: string;
+  /** Other words by which it is found. */
+  words: string;
+  run: (editor: Editor, range: Range, ask: (what: Ask) => void) => void;
+}
+
+const cleared = (editor: Editor, range: Range) => editor.chain().focus().deleteRange(range);
+
+const INSERTS: readonly Insert[] = [
+  ...([2, 3, 4] as const).map(
+    (level): Insert => ({
+      name: `Heading ${level}`,
+      words: `h${level} title section`,
+      run: (editor, range) => cleared(editor, range).setHeading({ level }).run(),
+    }),
+  ),
+  {
+    name: 'Bulleted list',
+    words: 'points items',
+    run: (editor, range) => cleared(editor, range).toggleBulletList().run(),
+  },
+  {
+    name: 'Numbered list',
+    words: 'steps ordered',
+    run: (editor, range) => cleared(editor, range).toggleOrderedList().run(),
+  },
+  {
+    name: 'Quote',
+    words: 'blockquote',
+    run: (editor, range) => cleared(editor, range).setBlockquote().run(),
+  },
+  {
+    name: 'Table',
+    words: 'rows columns grid',
+    run: (editor, range) =>
+      cleared(editor, range).insertTable({ rows: 3, cols: 3, withHeaderRow: true }).run(),
+  },
+  {
+    name: 'Picture from a file',
+    words: 'image photo upload',
+    run: (editor, range, ask) => {
+      cleared(editor, range).run();
+      ask('picture-file');
+    },
+  },
+  {
+    name: 'Picture of the site',
+    words: 'image photo gallery again',
+    run: (editor, range, ask) => {
+      cleared(editor, range).run();
+      ask('picture-picker');
+    },
+  },
+  {
+    name: 'Divider',
+    words: 'line rule',
+    run: (editor, range) => cleared(editor, range).setHorizontalRule().run(),
+  },
+  {
+    name: 'Code',
+    words: 'block listing',
+    run: (editor, range) => cleared(editor, range).setCodeBlock().run(),
+  },
+];
+
+const found = (query: string): Insert[] => {
+  const words = query.toLowerCase().split(/\s+/).filter(Boolean);
+  return INSERTS.filter((insert) =>
+    words.every((word) => `${insert.name} ${insert.words}`.toLowerCase().includes(word)),
+  );
+};
+
+interface MenuHandle {
+  onKeyDown(event: KeyboardEvent): boolean;
+}
+
+function Menu({ items, command, ref }: SuggestionProps<Insert, Insert> & { ref?: Ref<MenuHandle> }) {
+  const [at, setAt] = useState(0);
+  const list = useRef<HTMLDivElement>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another list begins at its first entry
+  useEffect(() => setAt(0), [items]);
+  useEffect(() => {
+    list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' });
+  });
+  useImperativeHandle(ref, () => ({
+    onKeyDown({ key }) {
+      if (items.length === 0) return false;
+      if (key === 'ArrowDown') setAt((at + 1) % items.length);
+      else if (key === 'ArrowUp') setAt((at + items.length - 1) % items.length);
+      else if (key === 'Enter' || key === 'Tab') command(items[at]);
+      else return false;
+      return true;
+    },
+  }));
+  if (items.length === 0) return null;
+  return (
+    <div
+      ref={list}
+      role="listbox"
+      aria-label="Insert"
+      tabIndex={-1}
+      className="rise max-h-72 w-56 overflow-auto rounded-md border bg-sheet p-1 font-sans text-[14px]"
+    >
+      {items.map((item, index) => (
+        <div
+          key={item.name}
+          role="option"
+          aria-selected={index === at}
+          tabIndex={-1}
+          onMouseEnter={() => setAt(index)}
+          // The editor must keep the focus.
+          onMouseDown={(event) => {
+            event.preventDefault();
+            command(item);
+          }}
+          className="cursor-pointer rounded px-2 py-1 aria-selected:bg-paper aria-selected:font-semibold"
+        >
+          {item.name}
+        </div>
+      ))}
+    </div>
+  );
+}
+
+/** A menu of what can be put in, opened by `/` at the beginning of a line or after a space. */
+export const insertMenu = (ask: (what: Ask) => void) =>
+  Extension.create({
+    name: 'insertMenu',
+    addProseMirrorPlugins() {
+      return [
+        Suggestion<Insert, Insert>({
+          editor: this.editor,
+          pluginKey: new PluginKey('insertMenu'),
+          char: '/',
+          items: ({ query }) => found(query),
+          allow: ({ state }) => state.selection.$from.parent.type.name === 'paragraph',
+          command: ({ editor, range, props }) => props.run(editor, range, ask),
+          render: () => {
+            let menu: ReactRenderer<MenuHandle, SuggestionProps<Insert, Insert>> | null = null;
+            const place = ({ clientRect }: SuggestionProps<Insert, Insert>) => {
+              const box = clientRect?.();
+              if (!menu || !box) return;
+              const { style } = menu.element as HTMLElement;
+              const below = box.bottom + 300 < innerHeight;
+              style.left = `${Math.min(box.left, innerWidth - 240)}px`;
+              style.top = below ? `${box.bottom + 6}px` : '';
+              style.bottom = below ? '' : `${innerHeight - box.top + 6}px`;
+            };
+            return {
+              onStart: (props) => {
+                menu = new ReactRenderer<MenuHandle, SuggestionProps<Insert, Insert>>(Menu, {
+                  props,
+                  editor: props.editor,
+                });
+                Object.assign((menu.element as HTMLElement).style, { position: 'fixed', zIndex: '50' });
+                document.body.append(menu.element);
+                place(props);
+              },
+              onUpdate: (props) => {
+                menu?.updateProps(props);
+                place(props);
+              },
+              onKeyDown: ({ event }) => menu?.ref?.onKeyDown(event) ?? false,
+              onExit: () => {
+                menu?.element.remove();
+                menu?.destroy();
+                menu = null;
+              },
+            };
+          },
+        }),
+      ];
+    },
+  });

@@ -1,0 +1,84 @@
+import { useState } from 'react';
+import { safeHref } from '../../../../../core/draft/index.ts';
+
+export interface FigureLayout {
+  side: 'left' | 'right' | null;
+  width: number | null;
+  link: string | null;
+  enlarge: boolean;
+}
+
+const WIDEST = 4000;
+
+/** How a picture stands on the page: side, width, link, enlarged by a click. */
+export function FigureOptions({
+  layout: { side, width, link, enlarge },
+  onChange,
+}: {
+  layout: FigureLayout;
+  onChange: (layout: Partial<FigureLayout>) => void;
+}) {
+  const [typed, setTyped] = useState(link ?? '');
+  const badLink = safeHref(typed) === null;
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-1.5 text-[13px] text-soft">
+      <label className="flex items-center gap-1.5">
+        Side
+        <select
+          value={side ?? ''}
+          onChange={(event) => onChange({ side: (event.target.value || null) as FigureLayout['side'] })}
+          className="rounded border px-1 py-0.5 text-ink"
+        >
+          <option value="">whole width</option>
+          <option value="left">left of the text</option>
+          <option value="right">right of the text</option>
+        </select>
+      </label>
+      <label className="flex items-center gap-1.5">
+        Width
+        <input
+          type="number"
+          min={40}
+          max={WIDEST}
+          step={20}
+          value={width ?? ''}
+          placeholder="own"
+          onChange={(event) => {
+            const pixels = Math.round(Number(event.target.value));
+            onChange({ width: pixels > 0 ? Math.min(WIDEST, pixels) : null });
+          }}
+          className="w-20 rounded border px-1.5 py-0.5 text-ink"
+        />
+        px
+      </label>
+      <label className="flex min-w-52 flex-1 items-center gap-1.5">
+        Link
+        <input
+          value={typed}
+          placeholder="none"
+          aria-invalid={badLink}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            // An address that could run something never gets into the draft.
+            if (safeHref(event.target.value) !== null) onChange({ link: event.target.value.trim() || null });
+          }}
+          className="min-w-0 flex-1 rounded border px-1.5 py-0.5 text-ink"
+        />
+      </label>
+      <label className="flex items-center gap-1.5">
+        <input
+          type="checkbox"
+          checked={enlarge}
+          onChange={(event) => onChange({ enlarge: event.target.checked })}
+          className="accent-marram"
+        />
+        Enlarge on click
+      </label>
+      {badLink && (
+        <span role="alert" className="w-full text-rust">
+          {typed} is no address that a page may link to. Begin it with https:// or /.
+        </span>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,39 @@
+import { useEffect } from 'react';
+import type { ScoreReport } from '../../../../core/criteria/index.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import type { BodyEditor } from './body-editor.ts';
+import { type MarkedPlace, NOTES_META } from './notes-plugin.ts';
+
+/** Marks uses of the keyword, the places of notes and what is left over on the sheet, anew with each report. */
+export function useMarks(
+  body: BodyEditor,
+  inHand: string | null,
+  leftOver: readonly string[] | undefined,
+): void {
+  const report = useAppSelector((state) => state.openPost.report);
+  useEffect(() => {
+    const places = report ? marksOf(report as ScoreReport, inHand) : [];
+    for (const blockId of leftOver ?? [])
+      places.push({ blockId, start: 0, end: 0, look: 'left-over', criterion: null });
+    const { view, state } = body.editor;
+    view.dispatch(state.tr.setMeta(NOTES_META, places).setMeta('addToHistory', false));
+  }, [body, report, inHand, leftOver]);
+}
+
+function marksOf(report: ScoreReport, inHand: string | null): MarkedPlace[] {
+  const places: MarkedPlace[] = report.uses.map(({ blockId, start, end, kind }) => ({
+    blockId,
+    start,
+    end,
+    look: kind === 'exact' ? 'use' : 'use-variant',
+    criterion: null,
+  }));
+  for (const { id, advice, evidence } of report.criteria) {
+    if (advice === null) continue;
+    for (const { blockId, start, end } of evidence) {
+      places.push({ blockId, start, end, look: 'noted', criterion: id });
+      if (id === inHand) places.push({ blockId, start, end, look: 'in-hand', criterion: id });
+    }
+  }
+  return places;
+}

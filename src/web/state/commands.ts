@@ -1,0 +1,55 @@
+/** Something the writer can do, as the palette and the list of shortcuts show it. */
+export interface Command {
+  id: string;
+  name: string;
+  /** Where it belongs, as a heading of the palette. */
+  group: string;
+  /** e.g. `Mod+Shift+F`; `Mod` is Ctrl, or the command key on a Mac. */
+  keys?: string;
+  run: () => void;
+}
+
+let lists: readonly (readonly Command[])[] = [];
+let all: readonly Command[] = [];
+
+const changed = () => {
+  all = lists.flat();
+};
+
+/** Offers commands until the answer is called. */
+export function offerCommands(commands: readonly Command[]): () => void {
+  lists = [...lists, commands];
+  changed();
+  return () => {
+    lists = lists.filter((list) => list !== commands);
+    changed();
+  };
+}
+
+/** Every command that can be given just now; the latest offered first under the same id. */
+export const commandsAtHand = (): readonly Command[] => all;
+
+const isMac = () => /Mac|iPhone|iPad/.test(navigator.platform);
+
+/** Keys as they are named on this machine. */
+export const keysInWords = (keys: string): string =>
+  keys.replace('Mod', isMac() ? '⌘' : 'Ctrl').replaceAll('+', ' ');
+
+/** Whether a key press is the one that a command is bound to. */
+export function isPressed(keys: string, event: KeyboardEvent): boolean {
+  const parts = keys.split('+');
+  const key = parts.at(-1) ?? '';
+  const mod = isMac() ? event.metaKey : event.ctrlKey;
+  return (
+    // Alt turns digits into other signs on some machines: the key itself tells.
+    (/^\d$/.test(key)
+      ? event.code === `Digit${key}`
+      : key.length === 1
+        ? event.key.toLowerCase() === key.toLowerCase()
+        : event.key === key) &&
+    parts.includes('Mod') === mod &&
+    // The question mark is typed with Shift on most keyboards.
+    (key === '?' || parts.includes('Shift') === event.shiftKey) &&
+    parts.includes('Alt') === event.altKey
+  );
+}
