@@ -5,10 +5,11 @@ import type { Draft, PostDocument, PostFields } from '../../core/draft/index.ts'
 import type { OutlineItem } from '../../core/outline/index.ts';
 import type { VersionReason, VersionRow } from '../data/database.ts';
 import { type LoadedPost, loadPost, revisionOf, StaleWrite, savePost } from '../data/posts.ts';
-import { readScene } from '../data/read-scene.ts';
 import { storageProblem } from '../data/storage.ts';
 import type { PostContent } from '../data/versions.ts';
+import { watchScene } from '../data/watch-scene.ts';
 import { ScoringClient } from '../workers/scoring-client.ts';
+import type { ScoreAnswer } from '../workers/scoring-worker.ts';
 import { lendDraft } from './draft-at-hand.ts';
 import {
   contentSet,
@@ -31,6 +32,8 @@ import { VersionKeeper } from './version-keeper.ts';
 
 /** At most so long after a change it is written: a throttle, so that continuous typing is saved too. */
 const SAVE_EVERY = 250;
+/** At most so often a report is shown: each one redraws notes and marks, and reports come with every key. */
+const SHOW_EVERY = 120;
 /** Milliseconds after which a failed save is tried again. */
 const RETRY_AFTER = 5000;
 
@@ -56,11 +59,13 @@ export class PostSession {
   private dirty = false;
   private scoreFrame = 0;
   private hasScene = false;
-  private knownScene = '';
+  private answer: ScoreAnswer | null = null;
+  private showTimer: ReturnType<typeof setTimeout> | null = null;
+  private shownAt = Number.NEGATIVE_INFINITY;
   /** What is to be saved last: set on closing, when the store may already hold another post. */
   private last: PostContent | null = null;
   private readonly scoring: ScoringClient;
-  private readonly surroundings: Subscription;
+  private readonly stopWatching: () => void;
   private readonly others: Subscription;
   private readonly presence: PostPresence;
   private readonly versions: VersionKeeper;
@@ -77,7 +82,7 @@ export class PostSession {
     this.draft = loaded.draft;
     this.revision = loaded.revision;
     this.scoring = new ScoringClient(
-      (answer) => store.dispatch(scored(answer)),
+      (answer) => this.heard(answer),
       (reason) => store.dispatch(scoringFailed(`Scoring stopped (${reason}). Your text is not touched.`)),
     );
     this.versions = new VersionKeeper({ siteId, postId: id }, loaded.content);
@@ -90,11 +95,7 @@ export class PostSession {
       yield: () => this.write(),
     });
     // The post in hand is its own surroundings only by its saved fields: it is never its own rival.
-    this.surroundings = liveQuery(() => readScene(siteId, id)).subscribe((scene) => {
-      // The post's own saves wake this query too: only what differs around it matters.
-      const known = JSON.stringify(scene);
-      if (!scene || known === this.knownScene) return;
-      this.knownScene = known;
+    this.stopWatching = watchScene(siteId, id, (scene) => {
       this.scoring.setScene(scene);
       this.hasScene = true;
       this.score();
@@ -266,6 +267,20 @@ export class PostSession {
     });
   }
 
+  /** Shows a report: at once where the last one is a moment old, else when it will be; the latest counts. */
+  private heard(answer: ScoreAnswer): void {
+    this.answer = answer;
+    this.showTimer ??= setTimeout(
+      () => {
+        this.showTimer = null;
+        this.shownAt = performance.now();
+        if (this.answer) store.dispatch(scored(this.answer));
+        this.answer = null;
+      },
+      Math.max(0, this.shownAt + SHOW_EVERY - performance.now()),
+    );
+  }
+
   private saveNow = (): void => {
     if (this.dirty) void this.write();
   };
@@ -342,8 +357,9 @@ export class PostSession {
     removeEventListener('pagehide', this.saveNow);
     document.removeEventListener('visibilitychange', this.saveNow);
     if (this.saveTimer) clearTimeout(this.saveTimer);
+    if (this.showTimer) clearTimeout(this.showTimer);
     cancelAnimationFrame(this.scoreFrame);
-    this.surroundings.unsubscribe();
+    this.stopWatching();
     this.others.unsubscribe();
     this.scoring.close();
     lendDraft(null);

@@ -71,8 +71,8 @@ function Frame({ session, site }: PostContext) {
     <div className="flex h-full flex-col">
       <header hidden={quiet} className="flex shrink-0 border-b max-[760px]:flex-wrap print:hidden">
         <div className="min-w-0 flex-1 px-6 pt-2.5 max-[760px]:basis-full max-[760px]:px-3">
-          <div className="mb-0.5 flex min-w-0 items-baseline gap-3">
-            <h1 className="truncate text-[16px] font-semibold" title={title}>
+          <div className="mb-0.5 flex min-w-0 items-baseline gap-3 max-[760px]:flex-wrap max-[760px]:gap-y-0">
+            <h1 className="truncate text-[16px] font-semibold max-[760px]:basis-full" title={title}>
               {title}
             </h1>
             <SaveState />

@@ -16,6 +16,9 @@ import { type Ask, insertMenu } from './insert-menu.tsx';
 import { notesPlugin } from './notes-plugin.ts';
 import { pasteHandlers } from './paste.ts';
 
+/** Blocks from which the browser lays out only what is in sight. */
+const LONG = 250;
+
 const nextId = () => crypto.randomUUID();
 
 /** Reads the live document as a draft; blocks whose nodes did not change are the same objects as before. */
@@ -60,13 +63,13 @@ export class BodyEditor implements BodyOwner {
       injectCSS: false,
       content: writeEditor(session.body, nextId),
       editorProps: {
-        attributes: {
-          class: 'draft',
+        attributes: ({ doc }) => ({
+          class: doc.childCount > LONG ? 'draft long-draft' : 'draft',
           role: 'textbox',
           'aria-label': 'Draft',
           'aria-multiline': 'true',
           spellcheck: 'true',
-        },
+        }),
         ...pasteHandlers(session, () => this.editor),
       },
       onUpdate: () => {

@@ -20,7 +20,7 @@ export function PhoneListing({
   return (
     <figure
       aria-label="Listing on a phone"
-      className="col-span-full mt-2 w-[364px] max-w-full rounded-md border bg-sheet px-3 py-2.5 font-listing"
+      className="mt-2 w-[364px] max-w-full rounded-md border bg-sheet px-3 py-2.5 font-listing"
     >
       <p className="truncate text-[12px] text-soft">{crumbs}</p>
       <p className="text-[18px] leading-[24px] break-words">{shownTitle.shown || 'Meta title'}</p>

@@ -134,10 +134,10 @@ export function FindBar({ editor }: { editor: Editor }) {
           }}
           className={box}
         />
-        <Button className="py-0.5" onClick={() => run(replaceNext)}>
+        <Button className="min-h-0 py-0.5" onClick={() => run(replaceNext)}>
           Replace
         </Button>
-        <Button className="py-0.5" onClick={all}>
+        <Button className="min-h-0 py-0.5" onClick={all}>
           All
         </Button>
       </span>
