@@ -32,11 +32,29 @@ async function longTasks(page: Page, work: () => Promise<void>): Promise<number[
   return page.evaluate(() => (window as unknown as { endOfTasks: () => number[] }).endOfTasks());
 }
 
-/** Long tasks beyond a bar in the best of some runs. */
-async function best(bar: number, run: () => Promise<number[]>): Promise<number[]> {
+/** Milliseconds that a fixed piece of work takes in the page, many times over. */
+const samples = (page: Page): Promise<number[]> =>
+  page.evaluate(() =>
+    Array.from({ length: 40 }, () => {
+      const start = performance.now();
+      let hash = 7;
+      for (let at = 0; at < 2_000_000; at++) hash = (hash * 31 + at) | 0;
+      return hash === 0 ? 0 : performance.now() - start;
+    }),
+  );
+
+/**
+ * Long tasks beyond a bar in the best of some runs. A machine that is shared stops and goes: the bar is as much higher
+ * as the same piece of work takes longer in a slow moment of the run than in a fast one.
+ */
+async function best(page: Page, bar: number, run: () => Promise<number[]>): Promise<number[]> {
   let fewest: number[] | null = null;
   for (let count = 0; count < RUNS && fewest?.length !== 0; count++) {
-    const over = (await run()).filter((duration) => duration > bar);
+    const before = await samples(page);
+    const durations = await run();
+    const taken = [...before, ...(await samples(page))].sort((a, b) => a - b);
+    const uneven = taken[Math.floor(taken.length * 0.9)] / taken[Math.floor(taken.length * 0.1)];
+    const over = durations.filter((duration) => duration > bar * uneven);
     if (fewest === null || over.length < fewest.length) fewest = over;
   }
   return fewest ?? [];
@@ -69,13 +87,14 @@ for (const words of [5000, 50_000]) {
     await page.keyboard.press('End');
     // The first keys compile what the others run.
     await page.keyboard.type(' warm up with some words', { delay: 20 });
-    const over = await best(KEY, async () => {
+    const over = await best(page, KEY, async () => {
       const before = await wordsOf(page);
       let followed = false;
       const durations = await longTasks(page, async () => {
         for (let count = 0; count < 20; count++) {
           await page.keyboard.type('ten keys. ', { delay: 15 });
-          followed ||= count < 19 && (await wordsOf(page)) > before;
+          // Asked once: looking for an element is work for the page too.
+          if (count === 10) followed = (await wordsOf(page)) > before;
         }
       });
       expect(followed).toBe(true);
@@ -111,16 +130,16 @@ test('a list of 2,000 posts opens, sorts and filters without holding the page up
   ).toBeVisible({
     timeout: 120_000,
   });
-  const over = await best(LIST, () => {
+  const over = await best(page, LIST, () => {
     return longTasks(page, async () => {
       await page.getByRole('link', { name: 'House rules' }).click();
       await expect(page.getByLabel('Site name')).toBeVisible();
       await page.getByRole('link', { name: 'Posts', exact: true }).click();
-      await expect(page.getByText(/2,?0\d\d posts/)).toBeVisible();
+      await expect(page.getByText(/^20\d\d posts$/)).toBeVisible();
       for (const name of ['Score', 'Words', 'Post', 'Changed'])
         await table.getByRole('columnheader', { name }).getByRole('button').click();
       await page.getByRole('searchbox', { name: 'Search posts' }).pressSequentially('post 19', { delay: 20 });
-      await expect(page.getByText(/\d+ of 2,?0\d\d posts/)).toBeVisible();
+      await expect(page.getByText(/^\d+ of 20\d\d posts$/)).toBeVisible();
       await page.getByRole('searchbox', { name: 'Search posts' }).fill('');
     });
   });

@@ -141,7 +141,8 @@ class Database extends Dexie {
   ticks!: Table<TickRow, [string, string]>;
 
   constructor(name: string, options?: DexieOptions) {
-    super(name, options);
+    // Its cache copies every answer deeply; with thousands of posts that holds the page up.
+    super(name, { cache: 'disabled', ...options });
     this.version(1).stores({
       sites: 'id',
       posts: 'id, siteId, [siteId+deleted]',

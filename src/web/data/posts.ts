@@ -9,6 +9,24 @@ export class StaleWrite extends Error {}
 export const postsOf = (siteId: string): Promise<PostRow[]> =>
   database().posts.where('[siteId+deleted]').equals([siteId, '']).toArray();
 
+/** Rows that are taken out of the database in one go: more would hold the page up. */
+const SLICE = 300;
+
+/** The same, read slice by slice, so that a page with thousands of posts stays at hand while they come. */
+export async function postsOfInSlices(siteId: string): Promise<PostRow[]> {
+  const { posts } = database();
+  const keys = await posts.where('[siteId+deleted]').equals([siteId, '']).primaryKeys();
+  if (keys.length <= SLICE) return postsOf(siteId);
+  keys.sort();
+  const rows: PostRow[] = [];
+  for (let from = 0; from < keys.length; from += SLICE) {
+    const last = keys[Math.min(from + SLICE, keys.length) - 1];
+    const slice = await posts.where('id').between(keys[from], last, true, true).toArray();
+    for (const row of slice) if (row.siteId === siteId && row.deleted === '') rows.push(row);
+  }
+  return rows;
+}
+
 /** Adds a post and answers its id. */
 export async function addPost(
   siteId: string,

@@ -33,7 +33,7 @@ import { VersionKeeper } from './version-keeper.ts';
 /** At most so long after a change it is written: a throttle, so that continuous typing is saved too. */
 const SAVE_EVERY = 250;
 /** At most so often a report is shown: each one redraws notes and marks, and reports come with every key. */
-const SHOW_EVERY = 120;
+const SHOW_EVERY = 150;
 /** Milliseconds after which a failed save is tried again. */
 const RETRY_AFTER = 5000;
 

@@ -2,7 +2,7 @@ import type { Profile } from '../../core/criteria/index.ts';
 import { emptyDraft } from '../../core/draft/index.ts';
 import { Vocabulary } from '../../core/language/index.ts';
 import { type ProfileEffect, profileEffect } from '../../core/site/index.ts';
-import { database, openDatabase } from '../data/database.ts';
+import { database, openDatabase, type ScoreRow } from '../data/database.ts';
 import { postsOf } from '../data/posts.ts';
 import { readScene } from '../data/read-scene.ts';
 import { sceneOf } from '../data/scene.ts';
@@ -11,6 +11,8 @@ import { staleScores } from '../data/stale-scores.ts';
 import { scoreVersions } from '../data/version-scores.ts';
 
 const CHUNK = 20;
+/** Milliseconds between two times that scores are kept. */
+const KEEP_EVERY = 700;
 
 const vocabulary = new Vocabulary();
 
@@ -26,19 +28,20 @@ export const jobs = {
     if (!found) return 0;
     const { stale, keyOf, data } = found;
     const scene = sceneOf(data);
+    let waiting: ScoreRow[] = [];
+    let kept = Date.now();
     for (let from = 0; from < stale.length; from += CHUNK) {
       const chunk = stale.slice(from, from + CHUNK);
       const bodies = await database().bodies.bulkGet(chunk.map((row) => row.id));
-      await database().scores.bulkPut(
-        chunk.map((row, at) =>
-          scoreRow(
-            { id: row.id, siteId, key: keyOf(row) },
-            { fields: row.fields, draft: bodies[at]?.draft ?? emptyDraft() },
-            scene,
-            vocabulary,
-          ),
-        ),
-      );
+      chunk.forEach(({ id, fields }, at) => {
+        const document = { fields, draft: bodies[at]?.draft ?? emptyDraft() };
+        waiting.push(scoreRow({ id, siteId, key: keyOf(chunk[at]) }, document, scene, vocabulary));
+      });
+      // Each time they are kept, every list that shows them is read again.
+      if (from + CHUNK < stale.length && Date.now() - kept < KEEP_EVERY) continue;
+      await database().scores.bulkPut(waiting);
+      waiting = [];
+      kept = Date.now();
     }
     return stale.length;
   },

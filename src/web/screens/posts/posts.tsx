@@ -6,8 +6,8 @@ import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { emptyDraft, STATUSES } from '../../../core/draft/index.ts';
 import { houseFields } from '../../../core/site/index.ts';
-import { database } from '../../data/database.ts';
-import { addPost, postsOf, setDeleted } from '../../data/posts.ts';
+import { addPost, postsOfInSlices, setDeleted } from '../../data/posts.ts';
+import { scoresOf } from '../../data/scores.ts';
 import { currentSite } from '../../data/sites.ts';
 import { staleScores } from '../../data/stale-scores.ts';
 import { Button } from '../../ui/button.tsx';
@@ -35,19 +35,20 @@ const WIDE = 'max-[760px]:hidden';
 const ROW = 46;
 /** Milliseconds from the list to the refreshing of its scores. */
 const SCORES_AFTER = 250;
+/** Posts up to which the page itself looks whether scores are out of date. */
+const FEW = 200;
 
 /** The list of posts. */
 export function Posts() {
   const site = useLiveQuery(currentSite);
-  const lines = useLiveQuery(async () => {
-    if (!site) return undefined;
-    const [rows, scores] = await Promise.all([
-      postsOf(site.id),
-      database().scores.where('siteId').equals(site.id).toArray(),
-    ]);
-    const byPost = new Map(scores.map((score) => [score.postId, score]));
-    return rows.map((row): PostLine => ({ row, score: byPost.get(row.id) }));
-  }, [site]);
+  const siteId = site?.id;
+  const rows = useLiveQuery(async () => (siteId ? postsOfInSlices(siteId) : undefined), [siteId]);
+  // Scores come in many steps while they are worked out; posts need not be read again for each.
+  const scores = useLiveQuery(async () => (siteId ? scoresOf(siteId) : undefined), [siteId]);
+  const lines = useMemo(
+    () => rows && scores && rows.map((row): PostLine => ({ row, score: scores.get(row.id) })),
+    [rows, scores],
+  );
   const [wish, setWish] = useState<ListWish>({
     search: '',
     status: 'all',
@@ -56,16 +57,19 @@ export function Posts() {
   });
   const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
   const navigate = useNavigate();
-  const revisions = lines?.map(({ row }) => `${row.id}${row.revision}`).join();
+  const revisions = useMemo(() => rows?.map(({ id, revision }) => `${id}${revision}`).join(), [rows]);
+  const count = rows?.length ?? 0;
 
   useEffect(() => {
     if (!site || revisions === undefined) return;
     // The list stands first; the worker that brings its scores up to date comes after it.
     const timer = setTimeout(async () => {
-      if ((await staleScores(site.id))?.stale.length) await (await jobsWorker()).refreshScores(site.id);
+      // A small site is looked through here, so that no worker has to start for nothing.
+      if (count > FEW || (await staleScores(site.id))?.stale.length)
+        await (await jobsWorker()).refreshScores(site.id);
     }, SCORES_AFTER);
     return () => clearTimeout(timer);
-  }, [site, revisions]);
+  }, [site, revisions, count]);
 
   const shown = useMemo(() => shownLines(lines ?? [], wish), [lines, wish]);
   const chosen = shown.filter(({ row }) => selected.has(row.id)).map(({ row }) => row.id);
@@ -240,7 +244,7 @@ function Table({ shown, wish, setWish, selected, setSelected, remove, startFrom 
     count: shown.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW,
-    overscan: 12,
+    overscan: 5,
   });
   const sortBy = (key: SortKey) =>
     setWish({
@@ -305,7 +309,8 @@ function Table({ shown, wish, setWish, selected, setSelected, remove, startFrom 
             const name = title || 'Untitled';
             return (
               <div
-                key={row.id}
+                // Rows are filled anew when the order changes: taking them out and in would cost far more.
+                key={index}
                 role="row"
                 aria-rowindex={index + 2}
                 className={`${GRID} group absolute inset-x-0 border-b hover:bg-sheet`}

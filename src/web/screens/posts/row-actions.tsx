@@ -1,5 +1,4 @@
 import { CopyPlus, Trash2 } from 'lucide-react';
-import { Hint } from '../../ui/hint.tsx';
 
 const LOOK =
   'rounded p-1 opacity-0 group-hover:opacity-100 focus-visible:opacity-100 pointer-coarse:opacity-100';
@@ -16,26 +15,24 @@ export function RowActions({
 }) {
   return (
     <span className="flex">
-      <Hint text="Begin a new post from this one">
-        <button
-          type="button"
-          aria-label={`Begin a post from ${name}`}
-          onClick={startFrom}
-          className={`${LOOK} hover:text-ink`}
-        >
-          <CopyPlus size={14} aria-hidden />
-        </button>
-      </Hint>
-      <Hint text="Delete">
-        <button
-          type="button"
-          aria-label={`Delete ${name}`}
-          onClick={remove}
-          className={`${LOOK} hover:text-rust`}
-        >
-          <Trash2 size={14} aria-hidden />
-        </button>
-      </Hint>
+      <button
+        type="button"
+        aria-label={`Begin a post from ${name}`}
+        title="Begin a new post from this one"
+        onClick={startFrom}
+        className={`${LOOK} hover:text-ink`}
+      >
+        <CopyPlus size={14} aria-hidden />
+      </button>
+      <button
+        type="button"
+        aria-label={`Delete ${name}`}
+        title="Delete"
+        onClick={remove}
+        className={`${LOOK} hover:text-rust`}
+      >
+        <Trash2 size={14} aria-hidden />
+      </button>
     </span>
   );
 }

@@ -55,6 +55,7 @@ export class BodyEditor implements BodyOwner {
   ask: (what: Ask) => void = () => {};
   private readonly reading = new DraftReading();
   private known: { doc: ProseNode; draft: Draft } | null = null;
+  private placed: { doc: ProseNode; places: Map<string, { node: ProseNode; start: number }> } | null = null;
 
   constructor(session: PostSession) {
     this.editor = new Editor({
@@ -117,18 +118,24 @@ export class BodyEditor implements BodyOwner {
 
   /** Document position of an offset in a block; null where the block is gone. */
   positionOf(blockId: string, offset: number): { at: number; node: ProseNode; start: number } | null {
-    let found: { at: number; node: ProseNode; start: number } | null = null;
-    this.editor.state.doc.descendants((node, start) => {
-      if (found) return false;
-      if (node.attrs['blockId'] === blockId)
-        found = {
-          at: node.isTextblock ? start + 1 + Math.min(offset, node.content.size) : start,
-          node,
-          start,
-        };
-      return !found && !node.isTextblock;
+    const found = this.places().get(blockId);
+    if (!found) return null;
+    const { node, start } = found;
+    return { ...found, at: node.isTextblock ? start + 1 + Math.min(offset, node.content.size) : start };
+  }
+
+  /** Where each block stands: looked up once for every state of the document, however many notes ask. */
+  private places(): Map<string, { node: ProseNode; start: number }> {
+    const { doc } = this.editor.state;
+    if (this.placed?.doc === doc) return this.placed.places;
+    const places = new Map<string, { node: ProseNode; start: number }>();
+    doc.descendants((node, start) => {
+      const id = node.attrs['blockId'] as string | null;
+      if (id) places.set(id, { node, start });
+      return !node.isTextblock;
     });
-    return found;
+    this.placed = { doc, places };
+    return places;
   }
 }
 

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import type { ScoreReport } from '../../../../core/criteria/index.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import type { BodyEditor } from './body-editor.ts';
@@ -10,11 +10,16 @@ export function useMarks(
   inHand: string | null,
   leftOver: readonly string[] | undefined,
 ): void {
+  const last = useRef<{ body: BodyEditor | null; drawn: string }>({ body: null, drawn: '' });
   const report = useAppSelector((state) => state.openPost.report);
   useEffect(() => {
     const places = report ? marksOf(report as ScoreReport, inHand) : [];
     for (const blockId of leftOver ?? [])
       places.push({ blockId, start: 0, end: 0, look: 'left-over', criterion: null });
+    // Marks that are the same have moved with the text by themselves: drawing them again costs more than all else.
+    const drawn = JSON.stringify(places);
+    if (last.current.body === body && last.current.drawn === drawn) return;
+    last.current = { body, drawn };
     const { view, state } = body.editor;
     view.dispatch(state.tr.setMeta(NOTES_META, places).setMeta('addToHistory', false));
   }, [body, report, inHand, leftOver]);
