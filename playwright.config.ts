@@ -5,8 +5,8 @@ const port = Number(process.env['E2E_PORT'] ?? 4317);
 export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   fullyParallel: true,
   workers: 2,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],

@@ -1,4 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { setTick, ticksOf } from '../../../data/ticks.ts';
 import type { PostContext } from '../post-context.ts';
@@ -6,8 +7,15 @@ import type { PostContext } from '../post-context.ts';
 /** The house's own checklist, ticked for this post. */
 export function HouseChecklist({ session, site }: PostContext) {
   const { checklist } = site.house;
-  const ticked = useLiveQuery(() => ticksOf(session.siteId, session.id), [session]) ?? [];
-  const done = checklist.filter(({ id }) => ticked.includes(id)).length;
+  const kept = useLiveQuery(() => ticksOf(session.siteId, session.id), [session]) ?? [];
+  // A tick stands at once; the database follows.
+  const [pressed, setPressed] = useState<Record<string, boolean>>({});
+  const isTicked = (id: string) => pressed[id] ?? kept.includes(id);
+  const tick = (id: string, ticked: boolean) => {
+    setPressed({ ...pressed, [id]: ticked });
+    void setTick(session.siteId, session.id, id, ticked);
+  };
+  const done = checklist.filter(({ id }) => isTicked(id)).length;
   return (
     <section aria-label="House checklist">
       <h2 className="mb-1 flex items-baseline gap-3 font-serif text-xl font-semibold">
@@ -33,8 +41,8 @@ export function HouseChecklist({ session, site }: PostContext) {
               <label className="flex items-start gap-2.5 py-1">
                 <input
                   type="checkbox"
-                  checked={ticked.includes(id)}
-                  onChange={(event) => void setTick(session.siteId, session.id, id, event.target.checked)}
+                  checked={isTicked(id)}
+                  onChange={(event) => tick(id, event.target.checked)}
                   className="mt-1 accent-marram"
                 />
                 {text}

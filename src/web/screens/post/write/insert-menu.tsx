@@ -132,7 +132,7 @@ function Menu({ items, command, ref }: SuggestionProps<Insert, Insert> & { ref?:
   );
 }
 
-/** A menu of what can be put in, opened by `/` at the beginning of a line or after a space. */
+/** A menu of what can be put in, opened by `/` at the beginning of a line. */
 export const insertMenu = (ask: (what: Ask) => void) =>
   Extension.create({
     name: 'insertMenu',
@@ -142,6 +142,8 @@ export const insertMenu = (ask: (what: Ask) => void) =>
           editor: this.editor,
           pluginKey: new PluginKey('insertMenu'),
           char: '/',
+          startOfLine: true,
+          allowSpaces: true,
           items: ({ query }) => found(query),
           allow: ({ state }) => state.selection.$from.parent.type.name === 'paragraph',
           command: ({ editor, range, props }) => props.run(editor, range, ask),

@@ -1,6 +1,7 @@
 import type { Editor } from '@tiptap/core';
+import { closeHistory } from '@tiptap/pm/history';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
-import { findNext, findPrev, replaceAll, replaceNext, SearchQuery, setSearchState } from 'prosemirror-search';
+import { findNext, findPrev, SearchQuery, setSearchState } from 'prosemirror-search';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { useAppDispatch } from '../../../../state/store.ts';
@@ -27,14 +28,7 @@ export function FindBar({ editor }: { editor: Editor }) {
   const [wholeWord, setWholeWord] = useState(false);
   const [said, setSaid] = useState('');
   const field = useRef<HTMLInputElement>(null);
-  const query = new SearchQuery({
-    search,
-    // A dollar sign would name a part of what was found.
-    replace: replace.replaceAll('$', '$$$$'),
-    caseSensitive,
-    wholeWord,
-    literal: true,
-  });
+  const query = new SearchQuery({ search, caseSensitive, wholeWord, literal: true });
 
   const tell = () => {
     const places = placesOf(editor, query);
@@ -61,7 +55,7 @@ export function FindBar({ editor }: { editor: Editor }) {
   useEffect(() => {
     editor.view.dispatch(setSearchState(editor.state.tr, query).setMeta('addToHistory', false));
     tell();
-  }, [editor, search, replace, caseSensitive, wholeWord]);
+  }, [editor, search, caseSensitive, wholeWord]);
 
   const run = (command: typeof findNext) => {
     command(editor.state, editor.view.dispatch);
@@ -72,12 +66,26 @@ export function FindBar({ editor }: { editor: Editor }) {
     dispatch(findingSet(false));
     editor.commands.focus();
   };
+  /** Puts the other words where the found ones stood, the last first so that places stay right. */
+  const put = (places: readonly { from: number; to: number }[]) => {
+    const { tr } = editor.state;
+    for (const { from, to } of places.toReversed())
+      if (replace === '') tr.delete(from, to);
+      else tr.insertText(replace, from, to);
+    editor.view.dispatch(closeHistory(tr));
+  };
+  const one = () => {
+    const { from, to } = editor.state.selection;
+    const place = placesOf(editor, query).find((found) => found.from === from && found.to === to);
+    if (place) put([place]);
+    run(findNext);
+  };
   const all = () => {
-    const count = placesOf(editor, query).length;
-    if (count === 0) return;
-    replaceAll(editor.state, editor.view.dispatch);
+    const places = placesOf(editor, query);
+    if (places.length === 0) return;
+    put(places);
     tell();
-    toast(`${count} ${count === 1 ? 'place' : 'places'} replaced.`, {
+    toast(`${places.length} ${places.length === 1 ? 'place' : 'places'} replaced.`, {
       action: { label: 'Undo', onClick: () => editor.commands.undo() },
     });
   };
@@ -129,12 +137,12 @@ export function FindBar({ editor }: { editor: Editor }) {
           value={replace}
           onChange={(event) => setReplace(event.target.value)}
           onKeyDown={(event) => {
-            if (event.key === 'Enter') run(replaceNext);
+            if (event.key === 'Enter') one();
             if (event.key === 'Escape') close();
           }}
           className={box}
         />
-        <Button className="min-h-0 py-0.5" onClick={() => run(replaceNext)}>
+        <Button className="min-h-0 py-0.5" onClick={() => one()}>
           Replace
         </Button>
         <Button className="min-h-0 py-0.5" onClick={all}>
