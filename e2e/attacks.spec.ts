@@ -33,8 +33,10 @@ const dangerous = (page: Page): Promise<string[]> =>
       );
       const own =
         el instanceof HTMLScriptElement && el.src !== '' && new URL(el.src).origin === location.origin;
+      // The application's own forms send nothing anywhere; one from outside names where to.
       const runs =
-        /^(?:SCRIPT|OBJECT|EMBED|BASE|FORM)$/.test(el.tagName) && !own && !el.querySelector('#version-name');
+        (/^(?:SCRIPT|OBJECT|EMBED|BASE)$/.test(el.tagName) && !own) ||
+        (el.tagName === 'FORM' && el.hasAttribute('action'));
       return bad.length || runs ? [el.outerHTML.slice(0, 120)] : [];
     }),
   );

@@ -23,6 +23,16 @@ describe('the server', () => {
     const { body, status } = await request(app()).get('/healthz');
     expect([status, body]).toEqual([200, { status: 'ok', version: '1.2.3' }]);
   });
+  it('sends the service worker never kept, and another with the demo than without', async () => {
+    writeFileSync(join(web, 'service-worker.js'), 'const CACHE = `dune-sparrow-1`;');
+    const [own, demo] = [
+      await request(app()).get('/service-worker.js'),
+      await request(app(true)).get('/service-worker.js'),
+    ];
+    expect(own.headers['cache-control']).toBe('no-cache');
+    expect(own.text).toContain('`dune-sparrow-1`');
+    expect(demo.text).toContain('`dune-sparrow-demo-1`');
+  });
   it('answers deep links with the application, never kept', async () => {
     const { text, headers } = await request(app()).get('/posts/some-id/write');
     expect(text).toContain('application');

@@ -7,6 +7,7 @@ import {
   nestItem,
   type Outline,
   outlineFromDraft,
+  placeItem,
   removeItem,
   sendOutline,
 } from './index.ts';
@@ -37,6 +38,33 @@ describe('ordering and nesting', () => {
     ]));
   it('leaves what cannot go deeper or higher', () =>
     expect([nestItem(trip, 0, 1), nestItem(trip, 0, -1)]).toEqual([trip, trip]));
+  it('places a branch where another stands, deeper or higher by how far it was carried', () => {
+    expect(rows(placeItem(trip, 'Tools', 'Weigh', 0))[0]).toBe('2 Tools');
+    expect(rows(placeItem(trip, 'Clothes', 'Scale', 1))).toEqual([
+      '2 Weigh',
+      '3 Clothes',
+      '4 Ride',
+      '4 Shorts',
+      '3 Scale',
+      '2 Tools',
+    ]);
+    expect(rows(placeItem(trip, 'Weigh', 'Tools', 5)).slice(-3)).toEqual(['2 Tools', '3 Weigh', '4 Scale']);
+  });
+  it('loses and doubles no heading, wherever one is placed, and skips no level', () =>
+    fc.assert(
+      fc.property(
+        fc.nat(trip.length - 1),
+        fc.nat(trip.length - 1),
+        fc.integer({ min: -3, max: 3 }),
+        (from, to, by) => {
+          const placed = placeItem(trip, trip[from].id, trip[to].id, by);
+          expect(placed.map(({ id }) => id).sort()).toEqual(trip.map(({ id }) => id).sort());
+          placed.forEach(({ level }, at) => {
+            expect(level).toBeLessThanOrEqual(at === 0 ? 2 : placed[at - 1].level + 1);
+          });
+        },
+      ),
+    ));
   it('moves a branch past its neighbour', () => {
     expect(rows(moveItem(trip, 2, -1))).toEqual([
       '2 Clothes',

@@ -1,13 +1,25 @@
 import 'fake-indexeddb/auto';
 import { strFromU8, unzipSync } from 'fflate';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { emptyFields, readMarkdown } from '../../core/draft/index.ts';
 import { database, openDatabase } from './database.ts';
+import { sha256 } from './digest.ts';
 import { exportZip } from './export-zip.ts';
 import { keepPicture, pictureBlob, pictureSizes } from './picture-store.ts';
 import { addPicture } from './pictures.ts';
-import { addPost, loadPost, postsOf, purgeDeleted, StaleWrite, savePost, setDeleted } from './posts.ts';
-import { changeSite, ensureSite } from './sites.ts';
+import {
+  addPost,
+  loadPost,
+  postsOf,
+  postsOfInSlices,
+  purgeDeleted,
+  StaleWrite,
+  savePost,
+  setDeleted,
+} from './posts.ts';
+import { addSite, allSites, changeSite, currentSite, ensureSite, goToSite, removeSite } from './sites.ts';
+import { leftOverOf, letLeftOverBe, startFrom } from './start-from.ts';
+import { setTick, ticksOf } from './ticks.ts';
 
 const NOW = '2026-11-01T09:00:00Z';
 
@@ -86,5 +98,70 @@ describe('an exported folder', () => {
       addressPattern: '/{slug}',
       profile: { version: 1 },
     });
+  });
+});
+
+describe('sites', () => {
+  it('are gone to and removed with what belongs to them, and nothing else', async () => {
+    const first = await ensureSite();
+    await addSite('second', 'Second', NOW);
+    expect((await currentSite())?.id).toBe('second');
+    await addPost(first.id, 'a', NOW);
+    await addPost('second', 'b', NOW);
+    await setTick('second', 'b', 'read aloud', true);
+    await goToSite(first.id, '2026-11-02T09:00:00Z');
+    expect((await currentSite())?.id).toBe(first.id);
+    await removeSite('second');
+    expect((await allSites()).map(({ id }) => id)).toEqual([first.id]);
+    expect(await database().posts.toCollection().primaryKeys()).toEqual(['a']);
+    expect(await database().bodies.toCollection().primaryKeys()).toEqual(['a']);
+    expect(await ticksOf('second', 'b')).toEqual([]);
+  });
+});
+
+describe('a long list of posts', () => {
+  it('comes slice by slice and whole: none twice, none of another site, none that is deleted', async () => {
+    const rows = Array.from({ length: 950 }, (_v, at) => ({
+      id: `p${String(at).padStart(4, '0')}`,
+      siteId: at % 3 === 0 ? 'other' : 's',
+      revision: 1,
+      changed: NOW,
+      deleted: at % 50 === 1 ? NOW : '',
+      fields: emptyFields(),
+    }));
+    await database().posts.bulkAdd(rows);
+    const ids = (await postsOfInSlices('s')).map(({ id }) => id);
+    expect(ids).toEqual(
+      rows.filter(({ siteId, deleted }) => siteId === 's' && deleted === '').map(({ id }) => id),
+    );
+  });
+});
+
+describe('a post begun from another', () => {
+  it('remembers where from until that is let be', async () => {
+    const draft = readMarkdown('One.\n\nTwo.').draft;
+    await addPost('s', 'old', NOW, { fields: { ...emptyFields(), title: 'Old', slug: 'old' }, draft });
+    expect(await startFrom('old', 'new', NOW)).toBe('new');
+    expect((await loadPost('new'))?.row.fields).toMatchObject({ title: '', slug: '' });
+    expect(await leftOverOf('new', draft)).toEqual({
+      title: 'Old',
+      blocks: draft.blocks.map(({ id }) => id),
+    });
+    expect(await letLeftOverBe('new')).toBe('old');
+    expect(await leftOverOf('new', draft)).toBeNull();
+    expect(await startFrom('gone', 'x', NOW)).toBeNull();
+  });
+});
+
+describe('digests', () => {
+  it('are the same where the browser gives none', async () => {
+    const bytes = new TextEncoder().encode('a dyke');
+    const given = await sha256(bytes);
+    vi.stubGlobal('crypto', { subtle: undefined });
+    try {
+      expect(await sha256(bytes)).toBe(given);
+    } finally {
+      vi.unstubAllGlobals();
+    }
   });
 });

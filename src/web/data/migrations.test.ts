@@ -1,14 +1,12 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { database, openDatabase } from './database.ts';
 import first from './fixtures/database-1.json' with { type: 'json' };
-import { pictureBlob } from './picture-store.ts';
-import { loadPost, savePost } from './posts.ts';
-import { currentSite, pagesOf } from './sites.ts';
+import second from './fixtures/database-2.json' with { type: 'json' };
 
-/** The schema that the first release wrote; it never changes. */
-const FIRST_SCHEMA = {
+/** The schemas as earlier releases wrote them; they never change. */
+const FIRST = {
   sites: 'id',
   posts: 'id, siteId, [siteId+deleted]',
   bodies: 'postId, siteId',
@@ -16,39 +14,58 @@ const FIRST_SCHEMA = {
   blobs: 'sha',
   scores: 'postId, siteId',
 };
+const SECOND = {
+  ...FIRST,
+  pages: '[siteId+path], siteId',
+  versions: 'id, siteId, [siteId+postId]',
+  pictures: '[siteId+name], siteId, [siteId+sha]',
+};
 
-describe('a database of the first schema', () => {
+describe.each([
+  { version: 1, schema: FIRST, rows: first },
+  { version: 2, schema: SECOND, rows: second },
+])('a database of schema $version', ({ version, schema, rows }) => {
   it('is opened by today’s code with everything in it, and written on', async () => {
-    const old = new Dexie('migrated');
-    old.version(1).stores(FIRST_SCHEMA);
-    for (const name of ['sites', 'posts', 'bodies', 'pictures'] as const)
-      await old.table(name).bulkAdd(structuredClone(first[name]));
-    await old.table('blobs').bulkAdd(first.blobs.map(({ sha, text }) => ({ sha, blob: new Blob([text]) })));
+    const name = `migrated-${version}`;
+    const old = new Dexie(name);
+    old.version(version).stores(schema);
+    for (const table of Object.keys(schema))
+      if (table !== 'blobs') await old.table(table).bulkAdd(structuredClone((rows as never)[table]));
+    await old.table('blobs').bulkAdd(rows.blobs.map(({ sha, text }) => ({ sha, blob: new Blob([text]) })));
     old.close();
 
-    await openDatabase('migrated').open();
+    vi.resetModules();
+    const { openDatabase } = await import('./database.ts');
+    const { loadPost, savePost } = await import('./posts.ts');
+    const { currentSite, pagesOf } = await import('./sites.ts');
+    const { pictureBlob } = await import('./picture-store.ts');
+    const { versionsOf } = await import('./versions.ts');
+    await openDatabase(name).open();
     const loaded = (await loadPost('tides'))!;
-    expect(loaded.row).toEqual(first.posts[0]);
-    expect(loaded.draft).toEqual(first.bodies[0].draft);
-    expect((await currentSite())?.name).toBe('Saltmarsh Wheelworks');
-    expect(await currentSite()).not.toHaveProperty('pages');
+    expect(loaded.row).toEqual(rows.posts[0]);
+    expect(loaded.draft).toEqual(rows.bodies[0].draft);
+    const site = await currentSite();
+    expect(site).toMatchObject({ name: 'Saltmarsh Wheelworks', house: { authors: [], checklist: [] } });
+    expect(site).not.toHaveProperty('pages');
     expect(await pagesOf('site-1')).toEqual(
       expect.arrayContaining([
         { address: '/rent', title: 'Rent a bicycle' },
         { address: 'https://saltmarsh.example/about' },
       ]),
     );
+    if (version > 1)
+      expect((await versionsOf('site-1', 'tides')).map((row) => row.name)).toEqual(['Before the tide']);
     expect(await (await pictureBlob('site-1', 'media/dyke.png'))?.text()).toBe('png');
     const document = { fields: loaded.row.fields, draft: loaded.draft };
-    expect(
-      await savePost({ id: 'tides', revision: 7, now: '2026-11-02T09:00:00Z', document, outline: [] }),
-    ).toBe(8);
+    const now = '2026-11-02T09:00:00Z';
+    expect(await savePost({ id: 'tides', revision: 7, now, document, outline: [] })).toBe(8);
   });
 });
 
 describe('the schema', () => {
   it('carries the site in every table that belongs to one, from its own index on', () => {
     const shared = ['sites', 'blobs'];
+    openDatabase('schema');
     for (const { name, schema } of database().tables) {
       if (shared.includes(name)) continue;
       const paths = [schema.primKey, ...schema.indexes].map(({ keyPath }) => keyPath);

@@ -1,12 +1,15 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { emptyFields, readMarkdown } from '../../core/draft/index.ts';
+import { type Backup, readBackupFile, writeBackupFile } from '../../core/formats/index.ts';
 import { restoreBackup, writeBackup } from './backup.ts';
 import { collectPictures } from './collect-pictures.ts';
 import { database, openDatabase } from './database.ts';
+import { sha256 } from './digest.ts';
 import { keepPicture } from './picture-store.ts';
 import { addPost, loadPost, postsOf, StaleWrite, savePost, setDeleted } from './posts.ts';
-import { changeSite, ensureSite } from './sites.ts';
+import { changeSite, currentSite, ensureSite } from './sites.ts';
+import { setTick, ticksOf } from './ticks.ts';
 import { keepVersion, versionsOf } from './versions.ts';
 
 const MORNING = '2026-11-01T09:00:00Z';
@@ -109,6 +112,20 @@ describe('restoring beside what is here', () => {
     const sizes = (all: Record<string, unknown[]>) =>
       Object.entries(all).map(([name, list]) => [name, list.length]);
     expect(sizes(twice)).toEqual(sizes(once));
+  });
+  it('takes a backup of the days before there were houses and ticks', async () => {
+    await setTick(siteId, 'a', 'x', true);
+    const bytes = await backup();
+    const old = await readBackupFile<Backup['data'] & { ticks?: unknown }>(bytes, sha256);
+    delete old.data.ticks;
+    for (const site of old.data.sites as unknown as Record<string, unknown>[]) {
+      delete site['house'];
+      delete site['opened'];
+    }
+    await restoreBackup(await writeBackupFile(old, sha256), 'replace', LATER);
+    expect((await currentSite())?.house.checklist).toEqual([]);
+    await restoreBackup(bytes, 'replace', LATER);
+    expect(await ticksOf(siteId, 'a')).toEqual(['x']);
   });
   it('fills an empty application', async () => {
     const file = await backup();
