@@ -30,6 +30,27 @@ async function withVersions(page) {
   await page.getByRole('table', { name: 'Side by side' }).waitFor();
 }
 
+/** A trial that costs something and gains something. */
+async function onTrial(page) {
+  await page.getByRole('textbox', { name: 'Draft' }).waitFor();
+  await page.getByRole('tab', { name: /Try it/ }).click();
+  await page.getByRole('button', { name: 'Begin a trial' }).click();
+  await page.getByRole('textbox', { name: 'Meta title' }).fill('Flat tyre, fixed by the road');
+  await page
+    .getByRole('textbox', { name: 'Meta description' })
+    .fill(
+      'Fix a flat bike tyre by the road in fifteen minutes, with two levers, a spare tube and a pump: what to do first, and what can wait.',
+    );
+  await page.getByRole('button', { name: 'Phone' }).click();
+  await page.getByRole('region', { name: 'Try it' }).getByText('Meta description width').waitFor();
+}
+
+/** A profile that is set and not applied yet. */
+async function withOtherWeights(page) {
+  await page.getByLabel('Meta title width').fill('12');
+  await page.getByRole('table', { name: 'Posts that change' }).waitFor();
+}
+
 /** An import whose account has something to say. */
 async function withFiles(page) {
   const file = (name, text) => ({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
@@ -50,7 +71,13 @@ async function withFiles(page) {
 const VIEWS = [
   { file: 'posts', path: '/posts' },
   { file: 'write', path: `/posts/${POST}/write` },
-  { file: 'write-dark', path: `/posts/${POST}/write`, dark: true },
+  {
+    file: 'write-dark',
+    path: `/posts/${POST}/write`,
+    dark: true,
+    before: (page) => page.getByLabel('Order').selectOption('points'),
+  },
+  { file: 'try-it', path: `/posts/${POST}/write`, before: onTrial },
   { file: 'target', path: '/posts/demo-bike-tour-packing-list/target' },
   {
     file: 'outline',
@@ -62,6 +89,14 @@ const VIEWS = [
   },
   { file: 'release', path: `/posts/${POST}/release` },
   { file: 'versions', path: `/posts/${POST}/write`, before: withVersions },
+  { file: 'report', path: `/posts/${POST}/report` },
+  {
+    file: 'house-rules',
+    path: '/rules',
+    bare: true,
+    before: (page) => page.getByLabel('Site name').waitFor(),
+  },
+  { file: 'weights', path: '/rules/criteria', bare: true, before: withOtherWeights },
   { file: 'import', path: '/import', bare: true, before: withFiles },
 ];
 

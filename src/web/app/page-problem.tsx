@@ -6,8 +6,8 @@ import { download } from '../ui/download.ts';
 async function saveDraft(): Promise<void> {
   const document = draftAtHand();
   if (!document) return;
-  const { writeMarkdown } = await import('../../core/draft/index.ts');
-  download('draft.md', writeMarkdown(document), 'text/markdown');
+  const { draftFile } = await import('../state/draft-file.ts');
+  download('draft.md', draftFile(document), 'text/markdown');
 }
 
 /** What stands in place of a screen that failed or does not exist; the draft in hand is offered as a file. */
