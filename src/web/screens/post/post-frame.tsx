@@ -14,6 +14,9 @@ import { Trail } from './trail.tsx';
 import { STEPS, type Step, trailStates } from './trail-state.ts';
 import { usePostCommands } from './use-post-commands.ts';
 
+/** Milliseconds of rest after which saving is announced. */
+const SAID_AFTER = 1500;
+
 /** The frame of one post: title and saved state, trail, score and ridge; a step below. */
 export function PostFrame() {
   const { postId = '' } = useParams();
@@ -103,6 +106,13 @@ function Frame({ session, site }: PostContext) {
 
 function SaveState() {
   const { fields, words, save, savedAt } = useAppSelector((state) => state.openPost);
+  // Said when writing pauses: with every key it would drown the text.
+  const [settled, setSettled] = useState(false);
+  useEffect(() => {
+    setSettled(false);
+    const timer = save === 'saved' && savedAt ? setTimeout(() => setSettled(true), SAID_AFTER) : undefined;
+    return () => clearTimeout(timer);
+  }, [save, savedAt]);
   const saved =
     save === 'saved'
       ? savedAt
@@ -116,7 +126,7 @@ function SaveState() {
       {STATUS_NAMES[fields.status]} · {words.toLocaleString('en')} {words === 1 ? 'word' : 'words'} ·{' '}
       <span className={save === 'failed' ? 'font-semibold text-rust' : ''}>{saved}</span>
       <span role="status" className="sr-only">
-        {save === 'failed' ? 'Not saved' : ''}
+        {save === 'failed' ? 'Not saved' : settled ? 'Saved' : ''}
       </span>
     </p>
   );

@@ -81,7 +81,9 @@ export function Release() {
             <p className="text-[64px] leading-none font-semibold">{report.score.toFixed(1)}</p>
             <p className="mt-1 text-soft">of 100 points</p>
           </div>
-          <Ridge groups={report.groups} width={690} height={104} names />
+          <div className="max-w-full overflow-x-auto">
+            <Ridge groups={report.groups} width={690} height={104} names />
+          </div>
         </section>
         <div className="mb-8 flex flex-wrap items-end gap-x-6 gap-y-4 border-y py-4">
           <p className="mr-auto max-w-sm">
@@ -102,7 +104,7 @@ export function Release() {
               options={STATUSES.map((value) => ({ value, name: STATUS_NAMES[value] }))}
             />
           </div>
-          <div role="group" aria-label="Export" className="flex gap-2">
+          <div role="group" aria-label="Export" className="flex flex-wrap gap-2">
             <Button onClick={() => download(`${name}.md`, writeMarkdown(session.document), 'text/markdown')}>
               <FileText size={15} aria-hidden />
               Markdown

@@ -44,7 +44,9 @@ export function Report() {
             <span className="text-[52px] leading-none font-semibold">{report.score.toFixed(1)}</span>
             <span className="block text-soft">of 100</span>
           </p>
-          <Ridge groups={report.groups} width={540} height={88} names />
+          <div className="max-w-full overflow-x-auto">
+            <Ridge groups={report.groups} width={540} height={88} names />
+          </div>
         </section>
         <section aria-label="Listing preview" className="mb-6 border-y py-3 font-listing">
           <p className="text-[14px] text-soft">

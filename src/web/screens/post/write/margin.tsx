@@ -132,7 +132,7 @@ function Notes({
   return (
     <section aria-label="Notes" className="min-w-0 flex-1 px-4">
       <div className="sticky top-0 z-10 flex items-center gap-3 bg-paper py-1.5 text-[13px] text-soft">
-        <label className="flex items-center gap-1.5">
+        <label className="flex items-center gap-1.5 whitespace-nowrap">
           <input
             type="checkbox"
             checked={showEarned}
@@ -141,12 +141,12 @@ function Notes({
           />
           Earned too
         </label>
-        <label className="ml-auto flex items-center gap-1.5 max-[760px]:hidden">
-          Order
+        <label className="ml-auto flex min-w-0 items-center gap-1.5 max-[760px]:hidden">
+          <span className="max-[1100px]:sr-only">Order</span>
           <select
             value={order}
             onChange={(event) => dispatch(noteOrderChosen(event.target.value as 'place' | 'points'))}
-            className="rounded border px-1 py-0.5"
+            className="min-w-0 rounded border px-1 py-0.5"
           >
             <option value="place">by place</option>
             <option value="points">by points to win</option>
