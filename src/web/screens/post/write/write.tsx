@@ -37,7 +37,13 @@ export function Write() {
     };
   }, [body]);
   // The next visit begins with everything in sight.
-  useEffect(() => () => void dispatch(quietSet(false)), [dispatch]);
+  useEffect(
+    () => () => {
+      dispatch(quietSet(false));
+      dispatch(findingSet(false));
+    },
+    [dispatch],
+  );
   useCommands([
     {
       id: 'find',
