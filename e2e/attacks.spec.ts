@@ -156,7 +156,6 @@ test('imported as HTML, Markdown, text, .docx, feed, sitemap, list and inside a 
 });
 
 test('restored from a backup that was sealed by an attacker', async ({ page }) => {
-  test.setTimeout(120_000);
   const backup = await alteredBackup(await savedBackup(page), (data) => {
     const rows = data as Record<
       string,

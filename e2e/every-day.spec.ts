@@ -114,7 +114,6 @@ for (const theme of ['light', 'dark'] as const)
   test(`the rooms beside the trail have no accessibility fault that can be found (${theme})`, async ({
     page,
   }) => {
-    test.setTimeout(240_000);
     await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
     const faults: string[] = [];
     const look = async (screen: string) => {

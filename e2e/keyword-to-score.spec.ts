@@ -40,7 +40,6 @@ async function exactTenth(page: Page): Promise<number> {
 }
 
 test('from a target keyword to a scored post, and out to the command line', async ({ page }, info) => {
-  test.setTimeout(180_000);
   await openPost(page, 'Winter bike storage');
 
   await test.step('set the keyword', async () => {

@@ -79,7 +79,6 @@ for (const words of [5000, 50_000]) {
   test(`200 keystrokes in a draft of ${words} words with 200 terms keep no key waiting, and the score follows`, async ({
     page,
   }) => {
-    test.setTimeout(240_000);
     const terms = termsOf(200, 7).map((term) => `  - ${term}\n`);
     await importFiles(
       page,
@@ -115,7 +114,6 @@ for (const words of [5000, 50_000]) {
 }
 
 test('a list of 2,000 posts opens, sorts and filters without holding the page up', async ({ page }) => {
-  test.setTimeout(240_000);
   const backup = await alteredBackup(await savedBackup(page), (data) => {
     const posts = data['posts'] as { id: string; fields: { title: string; slug: string; keyword: string } }[];
     const bodies = data['bodies'] as { postId: string }[];

@@ -44,7 +44,6 @@ test('full storage is told in words, the text can be saved as a file, and saving
   page,
   context,
 }) => {
-  test.setTimeout(120_000);
   // The browser remembers for a while how much room there was: it has to be little from the first write on.
   await page.goto('/healthz');
   const session = await context.newCDPSession(page);

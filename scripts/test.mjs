@@ -7,6 +7,7 @@ import { build, checkNode, fail, install, root } from './prepare.mjs';
 const bin = (name) => join(root, 'node_modules', '.bin', name);
 let passed = 0;
 let failed = 0;
+let skipped = 0;
 
 function run(command, args, options = {}) {
   return (
@@ -95,7 +96,8 @@ if (existsSync(e2e)) {
   const { stats, errors } = JSON.parse(readFileSync(e2e, 'utf8'));
   passed += stats.expected + stats.flaky;
   failed += stats.unexpected + errors.length;
+  skipped += stats.skipped;
 } else failed += 1;
 
-console.log(`\n${passed} passed, ${failed} failed`);
+console.log(`\n${passed} passed, ${failed} failed${skipped ? `, ${skipped} skipped` : ''}`);
 process.exit(failed === 0 ? 0 : 1);

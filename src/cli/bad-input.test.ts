@@ -76,16 +76,16 @@ describe('a folder of files as nobody should send them', () => {
     const facts = (report: unknown) => (report as { facts: { keyword: unknown } }).facts.keyword;
     expect(facts(reported.get('good.md'))).toEqual(facts(alone));
     expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
-  }, 120_000);
+  }, 300_000);
   it('prints no characters that turn a line', () => {
     const { stdout } = run(join(folder, 'right-to-left.md'));
     expect(stdout).toContain('right-to-left.md');
     expect(stdout).not.toMatch(/[\u202a-\u202e]/);
-  }, 30_000);
+  }, 120_000);
   it('a folder without posts says so', () => {
     const empty = join(folder, 'media');
     mkdirSync(empty);
     const { status, stderr } = run(empty);
     expect([status, stderr.trim()]).toEqual([2, expect.stringContaining('holds no post')]);
-  }, 30_000);
+  }, 120_000);
 });
