@@ -24,6 +24,8 @@ type Report = { file: string; score: number; criteria: Line[] };
 async function mend(page: Page, note: RegExp, fix: RegExp): Promise<{ promised: number; came: number }> {
   const item = page.getByRole('region', { name: 'Notes' }).getByRole('listitem', { name: note });
   const button = item.getByRole('button', { name: fix });
+  // What was changed before has been written and judged by then.
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
   const before = await exactScore(page);
   const promise = (await button.locator('..').innerText()).match(/([\d.]+) → ([\d.]+)/);
   expect(promise, 'a fix says what the score becomes').not.toBeNull();
