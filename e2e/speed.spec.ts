@@ -4,7 +4,7 @@ import { alteredBackup, restore, savedBackup } from './steps/backups.ts';
 import { accountOf, file, importFiles } from './steps/files.ts';
 import { scoreOf } from './steps/writer.ts';
 
-// Recording what the page looks like at each key would be measured with it.
+// A trace takes a snapshot of the page at each key, which would be measured too.
 test.use({ trace: 'off' });
 
 /** Milliseconds beyond which a task keeps a writer's key waiting, and a reader's list. */
