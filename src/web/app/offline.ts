@@ -1,6 +1,8 @@
 /** Event on the window: a newer version of the application is loaded and waits to be let in. */
 export const UPDATE_READY = 'dune-sparrow-update-ready';
 
+const ASKED_EVERY = 60 * 60 * 1000;
+
 let waiting: ServiceWorker | null = null;
 
 /** Keeps the application for when its server is away, where the browser can; a newer version asks before it takes over. */
@@ -14,13 +16,18 @@ export async function keepOffline(): Promise<void> {
       waiting = worker;
       dispatchEvent(new CustomEvent(UPDATE_READY));
     };
-    told(registration.waiting);
-    registration.addEventListener('updatefound', () => {
-      const { installing } = registration;
+    const watch = (installing: ServiceWorker | null) =>
       installing?.addEventListener('statechange', () => {
         if (installing.state === 'installed') told(installing);
       });
-    });
+    told(registration.waiting);
+    // The browser may have found one before this page listened.
+    watch(registration.installing);
+    registration.addEventListener('updatefound', () => watch(registration.installing));
+    const ask = () => registration.update().catch(() => undefined);
+    void ask();
+    // A page that is open all day hears of a newer one too.
+    setInterval(ask, ASKED_EVERY);
   } catch (error) {
     console.error('The application cannot be kept for work without its server:', error);
   }

@@ -1,0 +1,48 @@
+import { createServer, request } from 'node:http';
+import type { AddressInfo } from 'node:net';
+
+/** The application under an address of its own, whose service worker can be told to be a newer one. */
+export interface SecondAddress {
+  port: number;
+  /** From now on the service worker that is handed out is another version. */
+  release(): void;
+  close(): Promise<void>;
+}
+
+/** Hands every request on to where the application runs. */
+export async function secondAddress(target: string): Promise<SecondAddress> {
+  let newer = false;
+  const server = createServer((incoming, outgoing) => {
+    // Asked for plainly and in full, so that what is handed out can be another text.
+    const { 'accept-encoding': _packed, 'if-none-match': _known, ...headers } = incoming.headers;
+    const asked = request(new URL(incoming.url ?? '/', target), { method: incoming.method, headers });
+    asked.on('response', (answer) => {
+      const { 'content-length': _length, ...told } = answer.headers;
+      outgoing.writeHead(answer.statusCode ?? 502, told);
+      if (!incoming.url?.startsWith('/service-worker.js')) {
+        answer.pipe(outgoing);
+        return;
+      }
+      const parts: Buffer[] = [];
+      answer.on('data', (part: Buffer) => parts.push(part));
+      answer.on('end', () => {
+        const script = Buffer.concat(parts).toString('utf8');
+        outgoing.end(newer ? script.replace('`dune-sparrow-', '`dune-sparrow-newer-') : script);
+      });
+    });
+    asked.on('error', () => outgoing.destroy());
+    incoming.pipe(asked);
+  });
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  return {
+    port: (server.address() as AddressInfo).port,
+    release: () => {
+      newer = true;
+    },
+    close: () =>
+      new Promise((resolve) => {
+        server.close(() => resolve());
+        server.closeAllConnections();
+      }),
+  };
+}
