@@ -103,7 +103,8 @@ test('the first change of a visit keeps how the text was before it; ten minutes 
   const type = async (words: string) => {
     await draft(page).click();
     await page.keyboard.press('Control+End');
-    await page.keyboard.type(words);
+    // At once: a version is kept of whatever the first save finds.
+    await page.keyboard.insertText(words);
     await page.clock.runFor(1000);
     await saved(page);
   };
