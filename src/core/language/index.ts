@@ -18,6 +18,7 @@ export {
 } from './matcher.ts';
 export { fold, normalForm } from './normal.ts';
 export { fleschKincaidGrade, fleschReadingEase } from './readability.ts';
+export { stem } from './stems.ts';
 export { isFunctionWord, isStopWord } from './stop-words.ts';
 export { plainWords, type Tokens, tokenize } from './tokens.ts';
 export { Vocabulary } from './vocabulary.ts';
