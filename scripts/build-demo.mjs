@@ -1,13 +1,18 @@
-// Turns the demo scenario's Markdown into the data that an empty database is filled with.
+// Turns the demo scenario's Markdown into the data that an empty database is filled with, and the world's files into what its stand-in answers.
 import { cpSync, mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { register } from 'tsx/esm/api';
 import { root } from './prepare.mjs';
 
 register();
+const { buildWorld } = await import('../src/server/market/world-data.ts');
 const { demoBundle } = await import('../src/demo/bundle.ts');
 const source = join(root, 'src', 'demo');
 const target = join(root, 'dist', 'demo');
 mkdirSync(target, { recursive: true });
 writeFileSync(join(target, 'scenario.json'), JSON.stringify(demoBundle(source)));
 cpSync(join(source, 'media'), join(target, 'media'), { recursive: true });
+writeFileSync(
+  join(root, 'dist', 'market.json'),
+  JSON.stringify(buildWorld(join(root, 'src', 'server', 'market', 'world'))),
+);

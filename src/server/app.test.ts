@@ -16,7 +16,8 @@ beforeAll(() => {
   writeFileSync(join(data, 'scenario.json'), '{}');
 });
 
-const app = (demo = false) => createApp({ web, demo: demo ? data : null, version: '1.2.3' });
+const app = (demo = false) =>
+  createApp({ web, demo: demo ? data : null, market: join(data, 'market.json'), version: '1.2.3' });
 
 describe('the server', () => {
   it('tells that it is well', async () => {

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
+import { marketRoutes } from './market/market-routes.ts';
 
 /** What the server sends and from where. */
 export interface AppOptions {
@@ -10,6 +11,8 @@ export interface AppOptions {
   web: string;
   /** Folder of the demo data; null: served without. */
   demo: string | null;
+  /** File with the simulated market. */
+  market: string;
   version: string;
 }
 
@@ -33,7 +36,7 @@ const POLICY = {
 const readIf = (path: string) => (existsSync(path) ? readFileSync(path, 'utf8') : null);
 
 /** The Express application: the built pages, compressed and cached, deep links answered with the application. */
-export function createApp({ web, demo, version }: AppOptions): Express {
+export function createApp({ web, demo, market, version }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -55,6 +58,7 @@ export function createApp({ web, demo, version }: AppOptions): Express {
     express.static(join(web, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: false }),
   );
   if (demo) app.use('/demo', express.static(demo, { maxAge: 0, index: false, fallthrough: false }));
+  app.use('/market', marketRoutes(market));
   // A worker that the browser keeps must never be an old one; with and without the demo it is another.
   const worker = readIf(join(web, 'service-worker.js'));
   if (worker !== null)

@@ -16,7 +16,12 @@ export function startServer({ demo }: { demo: boolean }): void {
     process.exit(1);
   }
   const server = createServer(
-    createApp({ web: `${root}dist/web`, demo: demo ? `${root}dist/demo` : null, version }),
+    createApp({
+      web: `${root}dist/web`,
+      demo: demo ? `${root}dist/demo` : null,
+      market: `${root}dist/market.json`,
+      version,
+    }),
   );
   server.on('error', (error: NodeJS.ErrnoException) => {
     if (error.code === 'EADDRINUSE')

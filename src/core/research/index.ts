@@ -3,9 +3,24 @@
  *
  * `keyword` is a phrase with its figures, `sources` who knows them; `phrase-stems` tells what a phrase is about.
  * `squareness` and `difficulty` judge the pages found, `intent` what is wanted, `season` and `opportunity` what there is
- * to win; `related` finds phrases around a seed.
+ * to win; `related` finds phrases around a seed; `clusters` groups what one post can answer, `overlap` tells where two
+ * lists compete. `keyword-csv` and `performance` read tables from outside, `merge-keywords` keeps one record of each
+ * phrase, `keyword-view` filters and sorts them. `near-wins` and `ideas` tell what to do next; `research-rules` are the
+ * house's own figures for all of it.
  */
+export { type Cluster, type Clusterable, clusterPhrases } from './clusters.ts';
 export { type Difficulty, type DifficultyShare, difficultyOf } from './difficulty.ts';
+export {
+  freshIdeas,
+  type IdeaDraft,
+  type IdeaOrigin,
+  ideasFromClusters,
+  ideasFromHeadings,
+  ideasFromOffer,
+  ideasFromTitles,
+  type KnownPost,
+  type RatedPhrase,
+} from './ideas.ts';
 export { type IntentReading, intentOf } from './intent.ts';
 export {
   type FigureSource,
@@ -21,6 +36,28 @@ export {
   type QuestionPlace,
 } from './keyword.ts';
 export {
+  type BadRow,
+  type ColumnMapping,
+  KEYWORD_COLUMNS,
+  type KeywordColumn,
+  KeywordRows,
+  previewTable,
+  readKeywordTable,
+  readPhraseList,
+  type TablePreview,
+  writeKeywordTable,
+} from './keyword-csv.ts';
+export {
+  anyKeyword,
+  KEYWORD_SORTS,
+  type KeywordFigures,
+  type KeywordSort,
+  type KeywordWish,
+  keywordView,
+} from './keyword-view.ts';
+export { KeywordBook, keywordKey } from './merge-keywords.ts';
+export { clickShare, type NearWin, nearWins, type OwnPage, type Targeting } from './near-wins.ts';
+export {
   defaultOpportunityWeights,
   type Opportunity,
   type OpportunityWeights,
@@ -28,8 +65,20 @@ export {
   type SiteStems,
   siteStems,
 } from './opportunity.ts';
+export { CLASH_FROM, type Holder, MENTIONED_FROM, type Overlap, overlapOf, overlapsOf } from './overlap.ts';
+export { isConsistent, type PackedKeywords, packKeywords, unpackKeywords } from './pack-keywords.ts';
+export {
+  looksLikePerformance,
+  PERFORMANCE_COLUMNS,
+  type PerformanceColumn,
+  type PerformanceRow,
+  PerformanceRows,
+  previewPerformance,
+  readPerformance,
+} from './performance.ts';
 export { isQuestion, phraseStems, researchStem } from './phrase-stems.ts';
 export { type Related, type Relation, relatedPhrases } from './related.ts';
+export { defaultResearchRules, type ResearchRules } from './research-rules.ts';
 export { MONTH_NAMES, type Season, seasonAhead, seasonOf, weeksUntil } from './season.ts';
 export type { KeywordSource, QuestionSource, ResultPage, ResultSource } from './sources.ts';
 export { type PageText, squareness } from './squareness.ts';

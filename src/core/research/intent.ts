@@ -38,7 +38,7 @@ const PAGE_POINTS = 1;
 /** Publishers whose own name a phrase holds. */
 function namedPublisher(phrase: string, found: Keyword['found']): string | null {
   const words = new Set(plainWords(phrase.toLowerCase()));
-  for (const { publisher } of found?.slice(0, 3) ?? []) {
+  for (const { publisher } of found?.slice(0, 10) ?? []) {
     const name = plainWords(publisher.toLowerCase()).filter((word) => word.length > 3);
     if (name.length > 0 && name.every((word) => words.has(word))) return publisher;
   }

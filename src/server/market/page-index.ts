@@ -1,7 +1,7 @@
 import MiniSearch from 'minisearch';
 import { plainWords } from '../../core/language/index.ts';
 import { phraseStems, researchStem } from '../../core/research/index.ts';
-import type { WorldPage } from './world.ts';
+import type { WorldPage } from './world-data.ts';
 
 /** Sections of pages are what is indexed: a query is answered where all of its words stand together. */
 interface Section {
@@ -62,8 +62,15 @@ export class PageIndex {
     pages.forEach((page, at) => {
       const terms = new Set<string>();
       for (const { heading, text } of page.sections) {
-        this.sections.push({ id: this.sections.length, page: at, title: page.text.title, heading, text });
-        for (const word of plainWords(`${page.text.title} ${heading} ${text}`)) terms.add(termOf(word));
+        this.sections.push({
+          id: this.sections.length,
+          page: at,
+          title: `${page.title} ${page.publisher}`,
+          heading,
+          text,
+        });
+        for (const word of plainWords(`${page.title} ${page.publisher} ${heading} ${text}`))
+          terms.add(termOf(word));
       }
       for (const term of terms) this.spread.set(term, (this.spread.get(term) ?? 0) + 1);
     });
@@ -103,7 +110,7 @@ export class PageIndex {
       .filter(({ score }) => score >= best * LEAST)
       .map(({ page, score }) => ({
         page,
-        score: score * (0.5 + page.publisher.standing / 200) * (page.publisher.home === region ? 1 : ABROAD),
+        score: score * (0.5 + page.standing / 200) * (page.home === region ? 1 : ABROAD),
       }))
       .sort((a, b) => b.score - a.score || (a.page.address < b.page.address ? -1 : 1))
       .slice(0, limit)

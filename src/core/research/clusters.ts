@@ -1,0 +1,111 @@
+import { phraseStems } from './phrase-stems.ts';
+
+/** What a phrase brings to be clustered. */
+export interface Clusterable {
+  phrase: string;
+  volume: number | null;
+  /** Addresses of the first ten pages found; null: not looked up. */
+  pages: readonly string[] | null;
+}
+
+/** Phrases that one post can answer together. */
+export interface Cluster {
+  /** The phrase most asked for. */
+  head: number;
+  name: string;
+  /** Indices of its phrases, the most asked for first; the head among them. */
+  members: number[];
+  /** Searches a month of all its phrases; those not known count nothing. */
+  volume: number;
+}
+
+/** So much of the weight of two phrases' stems must be shared. */
+const SHARED_STEMS = 0.5;
+/** Or so many of the first ten pages. */
+const SHARED_PAGES = 4;
+/** A stem that stands in so many leaders says nothing about which to join, and looking at all of them would not end. */
+const MOST_LEADERS = 400;
+
+/**
+ * Groups phrases that one post can answer: in order of volume each joins the leader with which it shares half of the
+ * weight of their stems (weighted Jaccard, a stem weighing the logarithm of how rare it is) or at least four of the
+ * first ten pages; else it leads a cluster of its own. Candidates come from an inverted index over the rarest stems,
+ * so that time grows nearly with the number of phrases. `tell` is called now and then with how many are done and may
+ * throw to stop. Clusters come by volume, the largest first.
+ */
+export function clusterPhrases(
+  phrases: readonly Clusterable[],
+  tell: (done: number) => void = () => {},
+): Cluster[] {
+  const stems = phrases.map(({ phrase }) => phraseStems(phrase));
+  const spread = new Map<string, number>();
+  for (const list of stems) for (const stem of list) spread.set(stem, (spread.get(stem) ?? 0) + 1);
+  const weightOf = (stem: string) => Math.log(1 + phrases.length / (spread.get(stem) ?? 1)) + 0.1;
+  const order = phrases
+    .map((_, at) => at)
+    .sort((a, b) => (phrases[b].volume ?? -1) - (phrases[a].volume ?? -1) || a - b);
+  const byStem = new Map<string, number[]>();
+  const byPage = new Map<string, number[]>();
+  const clusters: Cluster[] = [];
+  const weights: number[] = [];
+  const leaderStems: Set<string>[] = [];
+  const shared = new Map<number, number>();
+  const samePages = new Map<number, number>();
+  order.forEach((index, done) => {
+    if (done % 2000 === 0) tell(done);
+    const own = stems[index];
+    const weight = own.reduce((sum, stem) => sum + weightOf(stem), 0);
+    shared.clear();
+    samePages.clear();
+    for (const stem of own) {
+      const leaders = byStem.get(stem);
+      if (!leaders || leaders.length > MOST_LEADERS) continue;
+      for (const leader of leaders) shared.set(leader, 0);
+    }
+    for (const page of phrases[index].pages?.slice(0, 10) ?? [])
+      for (const leader of byPage.get(page) ?? []) samePages.set(leader, (samePages.get(leader) ?? 0) + 1);
+    let best = -1;
+    let closeness = 0;
+    for (const leader of shared.keys()) {
+      let common = 0;
+      for (const stem of own) if (leaderStems[leader].has(stem)) common += weightOf(stem);
+      const likeness = common / (weight + weights[leader] - common);
+      if (likeness >= SHARED_STEMS && likeness > closeness) {
+        best = leader;
+        closeness = likeness;
+      }
+    }
+    if (best < 0) {
+      let most = SHARED_PAGES - 1;
+      for (const [leader, pages] of samePages)
+        if (pages > most) {
+          best = leader;
+          most = pages;
+        }
+    }
+    if (best >= 0) {
+      clusters[best].members.push(index);
+      clusters[best].volume += phrases[index].volume ?? 0;
+      return;
+    }
+    const leader = clusters.length;
+    clusters.push({
+      head: index,
+      name: phrases[index].phrase,
+      members: [index],
+      volume: phrases[index].volume ?? 0,
+    });
+    weights.push(weight);
+    leaderStems.push(new Set(own));
+    for (const stem of own) push(byStem, stem, leader);
+    for (const page of phrases[index].pages?.slice(0, 10) ?? []) push(byPage, page, leader);
+  });
+  tell(phrases.length);
+  return clusters.sort((a, b) => b.volume - a.volume || a.head - b.head);
+}
+
+function push(map: Map<string, number[]>, key: string, value: number): void {
+  const list = map.get(key);
+  if (list) list.push(value);
+  else map.set(key, [value]);
+}

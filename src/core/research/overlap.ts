@@ -1,0 +1,84 @@
+import { phraseKey } from './keyword.ts';
+import { phraseStems } from './phrase-stems.ts';
+
+/** Phrases that somebody means to be found for: a list, or a post's target. */
+export interface Holder {
+  id: string;
+  name: string;
+  /** The primary keyword; empty: none. */
+  primary: string;
+  /** All phrases, the primary among them. */
+  phrases: readonly string[];
+}
+
+/** A phrase that another holds too. */
+export interface SharedPhrase {
+  phrase: string;
+  /** As the other has it. */
+  other: string;
+  /** `exact`: the same words; `stems`: the same word stems. */
+  how: 'exact' | 'stems';
+}
+
+/** `natural`: some overlap is; `mentioned`: worth a look; `clash`: the two would compete. */
+export type OverlapDegree = 'none' | 'natural' | 'mentioned' | 'clash';
+
+export interface Overlap {
+  holder: Holder;
+  shared: SharedPhrase[];
+  /** Phrases shared over those of the smaller of the two, 0-1. */
+  share: number;
+  /** Whether the primary keywords are one target. */
+  samePrimary: boolean;
+  degree: OverlapDegree;
+}
+
+/** From here on an overlap is mentioned, and called a clash. */
+export const MENTIONED_FROM = 0.1;
+export const CLASH_FROM = 0.5;
+
+const stemKey = (phrase: string) => phraseStems(phrase).sort().join(' ');
+
+const distinct = (phrases: readonly string[]) => [
+  ...new Map(phrases.map((phrase) => [phraseKey(phrase), phrase])).values(),
+];
+
+/** What two holders share. */
+export function overlapOf(own: Holder, other: Holder): Overlap {
+  const [mine, theirs] = [distinct(own.phrases), distinct(other.phrases)];
+  const byKey = new Map(theirs.map((phrase) => [phraseKey(phrase), phrase]));
+  const byStems = new Map(theirs.map((phrase) => [stemKey(phrase), phrase]));
+  const shared = mine.flatMap((phrase): SharedPhrase[] => {
+    const exact = byKey.get(phraseKey(phrase));
+    if (exact !== undefined) return [{ phrase, other: exact, how: 'exact' }];
+    const alike = byStems.get(stemKey(phrase));
+    return alike === undefined ? [] : [{ phrase, other: alike, how: 'stems' }];
+  });
+  const smaller = Math.min(mine.length, theirs.length);
+  const share = smaller === 0 ? 0 : Math.min(1, shared.length / smaller);
+  const samePrimary =
+    own.primary !== '' && other.primary !== '' && stemKey(own.primary) === stemKey(other.primary);
+  const degree: OverlapDegree =
+    samePrimary || share >= CLASH_FROM
+      ? 'clash'
+      : share >= MENTIONED_FROM
+        ? 'mentioned'
+        : shared.length > 0
+          ? 'natural'
+          : 'none';
+  return { holder: other, shared, share, samePrimary, degree };
+}
+
+/** Overlaps of one holder with others, the gravest first; those with nothing in common are left out. */
+export function overlapsOf(own: Holder, others: readonly Holder[]): Overlap[] {
+  return others
+    .filter(({ id }) => id !== own.id)
+    .map((other) => overlapOf(own, other))
+    .filter(({ degree }) => degree !== 'none')
+    .sort(
+      (a, b) =>
+        Number(b.samePrimary) - Number(a.samePrimary) ||
+        b.share - a.share ||
+        (a.holder.name < b.holder.name ? -1 : 1),
+    );
+}
