@@ -1,10 +1,20 @@
 import { performance } from 'node:perf_hooks';
+import Papa from 'papaparse';
 import model from 'wink-eng-lite-web-model';
 import winkNLP from 'wink-nlp';
 import { DraftReadings } from '../src/core/criteria/index.ts';
 import { type Draft, emptyFields, type PostDocument, readMarkdown } from '../src/core/draft/index.ts';
 import { Vocabulary } from '../src/core/language/index.ts';
+import {
+  anyKeyword,
+  clusterPhrases,
+  KeywordBook,
+  keywordView,
+  previewTable,
+  readKeywordTable,
+} from '../src/core/research/index.ts';
 import { emptyScene, indexedPost, SiteIndex, scorePost, unknownSite } from '../src/core/site/index.ts';
+import { keywordCsv, keywordsOf } from './keywords.ts';
 import { proseOf, termsOf } from './prose.ts';
 
 interface Row {
@@ -141,6 +151,58 @@ const rows: Record<string, () => Omit<Row, 'ok' | 'name'>> = {
       1,
     );
     return { value: own / floorOf(text), unit: 'of the floor', bar: 25 };
+  },
+  'import-300k': () => {
+    const text = keywordCsv(300_000, 5);
+    const floor = median(() => {
+      kept += Papa.parse<string[]>(text).data.length;
+    }, 7);
+    const own = median(() => {
+      const reading = readKeywordTable(text, previewTable(text.slice(0, 20_000)), {
+        region: 'GB',
+        source: { name: 'bench', date: '2026-11-01' },
+      });
+      const book = new KeywordBook();
+      for (const keyword of reading.keywords) book.add(keyword);
+      kept += book.records.length;
+    }, 7);
+    return { value: own / floor, unit: 'of the CSV package alone', bar: 3 };
+  },
+  'cluster-growth': () => {
+    const time = (count: number) => {
+      const phrases = keywordsOf(count, 6).map(({ phrase, volume }) => ({ phrase, volume, pages: null }));
+      return median(
+        () => {
+          kept += clusterPhrases(phrases).length;
+        },
+        7,
+        2,
+      );
+    };
+    return { value: time(100_000) / time(10_000), unit: 'times', bar: 14 };
+  },
+  'table-100k': () => {
+    const records = keywordsOf(100_000, 7);
+    const floor = median(() => {
+      kept += [...records].sort((a, b) => (b.volume ?? 0) - (a.volume ?? 0)).length;
+    }, 15);
+    const figures = {
+      volume: Float64Array.from(records, ({ volume }) => volume ?? Number.NaN),
+      difficulty: Float64Array.from(records, ({ givenDifficulty }) => givenDifficulty ?? Number.NaN),
+      opportunity: () => new Float64Array(records.length),
+      intent: () => 'informational' as const,
+    };
+    const own = median(() => {
+      kept += keywordView(records, figures, {
+        ...anyKeyword,
+        contains: 'a',
+        without: 'zebra',
+        volumeFrom: 10,
+        difficultyTo: 98,
+        sort: 'volume',
+      }).length;
+    }, 15);
+    return { value: own / floor, unit: 'of a plain sort', bar: 2 };
   },
 };
 

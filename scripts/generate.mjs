@@ -2,7 +2,12 @@
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { irregularForms, knownWords } from './generate-language.mjs';
-import { backupValidator, profileValidator, siteFileValidator } from './generate-validators.mjs';
+import {
+  backupValidator,
+  marketAnswerValidator,
+  profileValidator,
+  siteFileValidator,
+} from './generate-validators.mjs';
 import { widthTable } from './generate-widths.mjs';
 
 const tables = {
@@ -11,6 +16,7 @@ const tables = {
   'src/core/listing/generated/arimo-widths.ts': widthTable,
   'src/core/criteria/generated/profile-validator.js': profileValidator,
   'src/core/formats/generated/backup-validator.js': backupValidator,
+  'src/core/formats/generated/market-answer-validator.js': marketAnswerValidator,
   'src/core/formats/generated/site-file-validator.js': siteFileValidator,
 };
 const check = process.argv.includes('--check');

@@ -4,8 +4,16 @@ import type { PictureSize } from '../core/criteria/index.ts';
 import { countingIds, readMarkdown } from '../core/draft/index.ts';
 import { pictureSize, readSiteFile } from '../core/formats/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
+import { type PerformanceRow, previewPerformance, readPerformance } from '../core/research/index.ts';
 import type { House, SitePage } from '../core/site/index.ts';
-import { type PostRow, pageRow, type ScoreRow, type SiteRow } from '../web/data/database.ts';
+import {
+  type IdeaRow,
+  type ListRow,
+  type PostRow,
+  pageRow,
+  type ScoreRow,
+  type SiteRow,
+} from '../web/data/database.ts';
 import { sceneOf } from '../web/data/scene.ts';
 import { sceneData, scoreKeys } from '../web/data/scene-data.ts';
 import { scoreRow } from '../web/data/score-row.ts';
@@ -20,9 +28,52 @@ export interface DemoBundle {
   pictures: { name: string; size: PictureSize }[];
   /** Computed when the demo was built, so that the list shows them at once. */
   scores: ScoreRow[];
+  lists: ListRow[];
+  ideas: IdeaRow[];
+  performance: PerformanceRow[];
 }
 
 const SITE_ID = 'site-1';
+/** UTC instant from which lists and ideas are. */
+const MADE = '2026-11-16T09:00:00Z';
+
+const postId = (name: string) => (name ? `demo-${name}` : '');
+
+function readLists(folder: string): ListRow[] {
+  const lists: { name: string; primary: string; phrases: string[]; notes: string; post: string }[] =
+    JSON.parse(readFileSync(join(folder, 'lists.json'), 'utf8'));
+  return lists.map(({ post, ...list }, at) => ({
+    ...list,
+    id: `demo-list-${at + 1}`,
+    siteId: SITE_ID,
+    rank: at + 1,
+    region: 'GB',
+    postId: postId(post),
+    changed: MADE,
+  }));
+}
+
+function readIdeas(folder: string): IdeaRow[] {
+  const ideas: Pick<IdeaRow, 'origin' | 'stage' | 'title' | 'line' | 'keyword' | 'phrases' | 'from'>[] =
+    JSON.parse(readFileSync(join(folder, 'ideas.json'), 'utf8'));
+  return ideas.map((idea, at) => ({
+    ...idea,
+    id: `demo-idea-${at + 1}`,
+    siteId: SITE_ID,
+    rank: at + 1,
+    opportunity: null,
+    from: postId(idea.from),
+    postId: '',
+    made: MADE,
+  }));
+}
+
+function readExport(folder: string): PerformanceRow[] {
+  const text = readFileSync(join(folder, 'performance.csv'), 'utf8');
+  const { rows, bad } = readPerformance(text, previewPerformance(text));
+  if (bad.length > 0) throw new Error(`performance.csv, line ${bad[0].line}: ${bad[0].reason}`);
+  return rows;
+}
 
 /** Reads the scenario's files; a post that cannot be read is a mistake of ours and stops the build. */
 export function demoBundle(folder: string): DemoBundle {
@@ -72,5 +123,14 @@ export function demoBundle(folder: string): DemoBundle {
       vocabulary,
     ),
   );
-  return { site, pages, posts, pictures, scores };
+  return {
+    site,
+    pages,
+    posts,
+    pictures,
+    scores,
+    lists: readLists(folder),
+    ideas: readIdeas(folder),
+    performance: readExport(folder),
+  };
 }

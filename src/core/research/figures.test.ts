@@ -10,6 +10,7 @@ import {
   readKeywordTable,
   readPerformance,
   readPhraseList,
+  tableBatches,
   unpackKeywords,
   writeKeywordTable,
 } from './index.ts';
@@ -124,6 +125,18 @@ describe('a table of keywords', () => {
     ]);
     expect(readPhraseList('roll top, waxed bag')).toEqual(['roll top', 'waxed bag']);
     expect(readPhraseList('20 litre panniers')).toEqual(['20 litre panniers']);
+  });
+
+  it('comes in batches that are the whole, quoted line breaks and all', () => {
+    const text = Array.from({ length: 57 }, (_, at) => `"phrase\n${at}";${at}`).join('\r\n');
+    for (const size of [1, 7, 56, 57, 58]) {
+      const batches = [...tableBatches(text, ';', size)];
+      expect(batches.flatMap(({ rows }) => rows).map(([phrase]) => phrase)).toEqual(
+        Array.from({ length: 57 }, (_, at) => `phrase\n${at}`),
+      );
+      expect(batches.at(-1)?.read).toBe(1);
+      expect(batches.map(({ firstLine }) => firstLine)).toEqual(batches.map((_, at) => 1 + at * size));
+    }
   });
 
   it('written out gives the same figures when it is read again', () =>

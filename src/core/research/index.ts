@@ -5,7 +5,7 @@
  * `squareness` and `difficulty` judge the pages found, `intent` what is wanted, `season` and `opportunity` what there is
  * to win; `related` finds phrases around a seed; `clusters` groups what one post can answer, `overlap` tells where two
  * lists compete. `keyword-csv` and `performance` read tables from outside, `merge-keywords` keeps one record of each
- * phrase, `keyword-view` filters and sorts them. `near-wins` and `ideas` tell what to do next; `research-rules` are the
+ * phrase, `keyword-view` filters and sorts them. `near-wins`, `ideas` and `seasons-soon` tell what to do next; `research-rules` are the
  * house's own figures for all of it.
  */
 export { type Cluster, type Clusterable, clusterPhrases } from './clusters.ts';
@@ -45,6 +45,7 @@ export {
   readKeywordTable,
   readPhraseList,
   type TablePreview,
+  tableBatches,
   writeKeywordTable,
 } from './keyword-csv.ts';
 export {
@@ -80,5 +81,6 @@ export { isQuestion, phraseStems, researchStem } from './phrase-stems.ts';
 export { type Related, type Relation, relatedPhrases } from './related.ts';
 export { defaultResearchRules, type ResearchRules } from './research-rules.ts';
 export { MONTH_NAMES, type Season, seasonAhead, seasonOf, weeksUntil } from './season.ts';
+export { type SeasonSoon, seasonsSoon } from './seasons-soon.ts';
 export type { KeywordSource, QuestionSource, ResultPage, ResultSource } from './sources.ts';
 export { type PageText, squareness } from './squareness.ts';

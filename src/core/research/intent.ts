@@ -7,7 +7,7 @@ const WORDS: Record<Exclude<Intent, 'navigational'>, RegExp> = {
   transactional:
     /\b(?:buy|hire|rent|rental|rentals|order|booking|book|price|prices|cheap|deal|deals|discount|sale|for sale|near me|shop|delivery|coupon|tickets?|classes|course)\b/,
   commercial:
-    /\b(?:best|top|review|reviews|reviewed|test|tested|vs|versus|compare|comparison|alternatives?|which|worth it|buying guide|or buy|for beginners? under)\b/,
+    /(?:^top\b|\btop \d)|\b(?:best|review|reviews|reviewed|test|tested|vs|versus|compare|comparison|alternatives?|which|worth it|buying guide|or buy|for beginners? under)\b/,
   informational:
     /\b(?:how|what|why|when|where|who|can|does|do|is|are|should|guide|tips|ideas|list|checklist|plan|planner|planning|learn|meaning|example|examples|chart|calculator|route|routes|map|times|repair|fix|mend|replace|checks?)\b/,
 };

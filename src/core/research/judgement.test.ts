@@ -12,6 +12,7 @@ import {
   relatedPhrases,
   seasonAhead,
   seasonOf,
+  seasonsSoon,
   siteStems,
   squareness,
   weeksUntil,
@@ -119,6 +120,22 @@ describe('seasons', () => {
     const mean = summer.reduce((sum, value) => sum + value) / 12;
     expect(seasonAhead(summer, 3)).toBeCloseTo(6 / mean, 9);
     expect(seasonAhead(summer, 10)).toBeCloseTo(1 / mean, 9);
+  });
+  it('that begin soon are told in time, those worth most first', () => {
+    const phrases = [
+      { months: summer, opportunity: 20 },
+      { months: summer, opportunity: 70 },
+      { months: Array(12).fill(1), opportunity: 90 },
+      { months: null, opportunity: 90 },
+    ];
+    const on = (day: string) =>
+      seasonsSoon(phrases, new Date(`${day}T00:00:00Z`)).map(({ index, weeks }) => [index, weeks]);
+    expect(on('2026-03-21')).toEqual([
+      [1, 5],
+      [0, 5],
+    ]);
+    expect(on('2026-03-01')).toEqual([]);
+    expect(on('2026-05-02')).toEqual([]);
   });
   it('are so many weeks away', () => {
     expect(weeksUntil(4, new Date('2026-03-20T00:00:00Z'))).toBe(6);

@@ -206,6 +206,26 @@ export function readKeywordTable(
   return { keywords: rows.keywords, bad: rows.bad, empty: rows.empty };
 }
 
+/**
+ * The rows of a table in batches, so that a caller can show how far it is and stop between them. `read` is how much of
+ * the text lies behind, 0-1; lines count from 1.
+ */
+export function* tableBatches(
+  text: string,
+  delimiter: string,
+  size = 10_000,
+): Generator<{ rows: string[][]; firstLine: number; read: number }> {
+  let at = 0;
+  let line = 1;
+  while (at < text.length) {
+    const { data, meta } = Papa.parse<string[]>(text.slice(at), { delimiter, preview: size });
+    const full = data.length === size;
+    at = full ? at + meta.cursor : text.length;
+    yield { rows: data, firstLine: line, read: at / text.length };
+    line += data.length;
+  }
+}
+
 /** A pasted list of phrases, one a line (commas part them where they all stand on one), doubles left out. */
 export function readPhraseList(text: string): string[] {
   const lines = text

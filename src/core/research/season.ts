@@ -21,7 +21,7 @@ const meanOf = (months: readonly number[]) => months.reduce((sum, value) => sum 
  * 1: like any other; 1.5: half as much again. Null: the months are not known or all empty.
  */
 export function seasonAhead(months: readonly number[] | null, month: number): number | null {
-  if (!months || months.length !== 12) return null;
+  if (months?.length !== 12) return null;
   const mean = meanOf(months);
   if (mean <= 0) return null;
   return Math.max(...[1, 2, 3].map((ahead) => months[(month + ahead) % 12])) / mean;
@@ -41,7 +41,7 @@ const IN_SEASON = 1.25;
 
 /** When a phrase is asked for clearly more than over the year; null where no month stands out by a quarter. */
 export function seasonOf(months: readonly number[] | null): Season | null {
-  if (!months || months.length !== 12) return null;
+  if (months?.length !== 12) return null;
   const mean = meanOf(months);
   if (mean <= 0) return null;
   const above = months.map((value) => value / mean >= IN_SEASON);

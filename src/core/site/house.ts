@@ -1,4 +1,5 @@
 import { emptyFields, type PostFields } from '../draft/index.ts';
+import { defaultResearchRules, type KeywordWish, type ResearchRules } from '../research/index.ts';
 
 /** A point of the house's own checklist, which no program can judge. */
 export interface ChecklistItem {
@@ -18,6 +19,10 @@ export interface House {
   targetWords: number | null;
   authors: string[];
   checklist: ChecklistItem[];
+  /** Weights and click curve of research; absent: as they come. */
+  research?: ResearchRules;
+  /** Filters, order and columns of the keyword table under a name. */
+  keywordViews?: { name: string; wish: KeywordWish; columns: string[] }[];
 }
 
 /** A house that has decided nothing. */
@@ -40,3 +45,6 @@ export const houseFields = ({ goal, audience, tone, targetWords, authors }: Hous
   targetWords,
   author: authors.length === 1 ? authors[0] : '',
 });
+
+/** A house's rules of research. */
+export const researchRulesOf = ({ research }: House): ResearchRules => research ?? defaultResearchRules();

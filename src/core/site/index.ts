@@ -7,7 +7,7 @@
  * `profile-effect` tells what other limits and weights would do.
  */
 export { freshStart, leftOver } from './fresh-start.ts';
-export { type ChecklistItem, emptyHouse, type House, houseFields } from './house.ts';
+export { type ChecklistItem, emptyHouse, type House, houseFields, researchRulesOf } from './house.ts';
 export { type IndexedPost, indexedPost } from './indexed-post.ts';
 export { type ProfileEffect, profileEffect } from './profile-effect.ts';
 export { emptyScene, type Scene, scorePost } from './score-post.ts';

@@ -29,6 +29,12 @@ export function Commands() {
   useCommands([
     { id: 'palette', group: 'Help', name: 'All actions', keys: 'Mod+K', run: () => setOpen('palette') },
     { id: 'shortcuts', group: 'Help', name: 'Shortcuts', keys: '?', run: () => setOpen('shortcuts') },
+    go('Today', '/today'),
+    go('Keywords', '/keywords'),
+    go('Keyword lists', '/keywords/lists'),
+    go('Near wins', '/keywords/near-wins'),
+    go('Bring figures', '/keywords?show=figures'),
+    go('Ideas', '/ideas'),
     go('Posts', '/posts'),
     go('Site', '/site'),
     go('House rules', '/rules'),

@@ -70,6 +70,26 @@ export const routes: RouteObject[] = [
         ],
       },
       {
+        path: 'keywords',
+        lazy: async () => ({ Component: (await import('../screens/keywords/keywords.tsx')).Keywords }),
+      },
+      {
+        path: 'keywords/lists',
+        lazy: async () => ({ Component: (await import('../screens/keywords/lists.tsx')).Lists }),
+      },
+      {
+        path: 'keywords/near-wins',
+        lazy: async () => ({ Component: (await import('../screens/keywords/near-wins.tsx')).NearWins }),
+      },
+      {
+        path: 'ideas',
+        lazy: async () => ({ Component: (await import('../screens/ideas/ideas.tsx')).Ideas }),
+      },
+      {
+        path: 'today',
+        lazy: async () => ({ Component: (await import('../screens/today/today.tsx')).Today }),
+      },
+      {
         path: 'import',
         lazy: async () => ({ Component: (await import('../screens/import/import.tsx')).Import }),
       },

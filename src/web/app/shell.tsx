@@ -1,4 +1,4 @@
-import { NotebookPen, Ruler, Waypoints } from 'lucide-react';
+import { KeyRound, Lightbulb, NotebookPen, Ruler, Sunrise, Waypoints } from 'lucide-react';
 import { Tooltip } from 'radix-ui';
 import { NavLink, Outlet, ScrollRestoration } from 'react-router';
 import { Toaster } from 'sonner';
@@ -8,6 +8,9 @@ import { Commands } from './commands.tsx';
 import { SiteSwitcher } from './site-switcher.tsx';
 
 const ITEMS = [
+  { to: '/today', name: 'Today', icon: Sunrise },
+  { to: '/keywords', name: 'Keywords', icon: KeyRound },
+  { to: '/ideas', name: 'Ideas', icon: Lightbulb },
   { to: '/posts', name: 'Posts', icon: NotebookPen },
   { to: '/site', name: 'Site', icon: Waypoints },
   { to: '/rules', name: 'House rules', icon: Ruler },

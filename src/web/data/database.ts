@@ -3,6 +3,7 @@ import type { GroupResult } from '../../core/criteria/index.ts';
 import type { Draft, PostFields } from '../../core/draft/index.ts';
 import { comparablePath } from '../../core/listing/index.ts';
 import type { OutlineItem } from '../../core/outline/index.ts';
+import type { FigureSource, IdeaOrigin, PackedKeywords, PerformanceRow } from '../../core/research/index.ts';
 import { emptyHouse, type House, type SitePage, type SiteSettings } from '../../core/site/index.ts';
 
 export interface SiteRow extends Omit<SiteSettings, 'pages'> {
@@ -105,6 +106,65 @@ export interface ScoreRow {
   first: { advice: string; gain: number } | null;
 }
 
+/** A part of a site's keywords, as columns: they are many, and a worker reads them whole. */
+export interface KeywordChunkRow {
+  siteId: string;
+  /** Rows `chunk x size` on stand in it. */
+  chunk: number;
+  packed: PackedKeywords;
+  /** Of the row that counts changes. */
+  stamp?: number;
+}
+
+/** A part of the performance export that was read last. */
+export interface PerformanceChunkRow {
+  siteId: string;
+  chunk: number;
+  source: FigureSource;
+  rows: PerformanceRow[];
+}
+
+/** A named list of phrases, usually for one post. */
+export interface ListRow {
+  id: string;
+  siteId: string;
+  name: string;
+  /** Place among the lists; lower comes first. */
+  rank: number;
+  region: string;
+  /** One of its phrases; empty: none chosen. */
+  primary: string;
+  phrases: string[];
+  notes: string;
+  /** The post that it belongs to; empty: none yet. */
+  postId: string;
+  /** UTC instant. */
+  changed: string;
+}
+
+/** What was decided about an idea. `begun`: it became a post. */
+export type IdeaStage = 'new' | 'kept' | 'parked' | 'dropped' | 'begun';
+
+export interface IdeaRow {
+  id: string;
+  siteId: string;
+  origin: IdeaOrigin;
+  title: string;
+  line: string;
+  keyword: string;
+  phrases: string[];
+  /** 0-100 when it was made; null: not known. */
+  opportunity: number | null;
+  /** The post that it comes from; empty: none. */
+  from: string;
+  stage: IdeaStage;
+  rank: number;
+  /** The post that it became; empty: none. */
+  postId: string;
+  /** UTC instant. */
+  made: string;
+}
+
 /** A page row for an address; null where it names no page. */
 export function pageRow(siteId: string, { address, title }: SitePage): PageRow | null {
   const path = comparablePath(address);
@@ -139,6 +199,10 @@ class Database extends Dexie {
   blobs!: Table<BlobRow, string>;
   scores!: Table<ScoreRow, string>;
   ticks!: Table<TickRow, [string, string]>;
+  keywords!: Table<KeywordChunkRow, [string, number]>;
+  performance!: Table<PerformanceChunkRow, [string, number]>;
+  lists!: Table<ListRow, string>;
+  ideas!: Table<IdeaRow, string>;
 
   constructor(name: string, options?: DexieOptions) {
     // Its cache copies every answer deeply; with thousands of posts that holds the page up.
@@ -159,6 +223,12 @@ class Database extends Dexie {
       })
       .upgrade(pagesOutOfSettings);
     this.version(3).stores({ ticks: '[siteId+postId], siteId' }).upgrade(houseForSites);
+    this.version(4).stores({
+      keywords: '[siteId+chunk], siteId',
+      performance: '[siteId+chunk], siteId',
+      lists: 'id, siteId',
+      ideas: 'id, siteId',
+    });
   }
 }
 

@@ -1,5 +1,8 @@
+import type { PackedKeywords } from '../../core/research/index.ts';
 import type { DemoBundle } from '../../demo/bundle.ts';
 import { database, pageRow } from './database.ts';
+import { stampRow } from './keyword-chunks.ts';
+import { writePerformanceRows } from './performance-chunks.ts';
 import { keepPicture } from './picture-store.ts';
 
 async function fetched(path: string): Promise<Response> {
@@ -9,10 +12,13 @@ async function fetched(path: string): Promise<Response> {
   return response;
 }
 
+/** Where the demo's figures of its own site come from. */
+const EXPORT = { name: 'performance.csv', date: '2026-11-16' };
+
 /** Fills an empty database with the demo scenario; one that holds anything is left alone. */
 export async function fillDemo(): Promise<void> {
   if ((await database().sites.count()) > 0) return;
-  const { site, pages, posts, pictures, scores } = (await (
+  const { site, pages, posts, pictures, scores, lists, ideas, performance } = (await (
     await fetched('/demo/scenario.json')
   ).json()) as DemoBundle;
   const files = await Promise.all(
@@ -23,8 +29,8 @@ export async function fillDemo(): Promise<void> {
     })),
   );
   for (const { name, blob, size } of files) await keepPicture(site.id, name, blob, size);
-  const tables = [database().sites, database().pages, database().posts, database().bodies, database().scores];
-  await database().transaction('rw', tables, async () => {
+  const packed = (await (await fetched('/demo/keywords.json')).json()) as PackedKeywords;
+  await database().transaction('rw', database().tables, async () => {
     if ((await database().sites.count()) > 0) return;
     await database().posts.bulkAdd(posts.map(({ row }) => row));
     await database().bodies.bulkAdd(
@@ -32,6 +38,10 @@ export async function fillDemo(): Promise<void> {
     );
     await database().scores.bulkAdd(scores);
     await database().pages.bulkAdd(pages.flatMap((page) => pageRow(site.id, page) ?? []));
+    await database().lists.bulkAdd(lists);
+    await database().ideas.bulkAdd(ideas);
+    await database().keywords.bulkAdd([{ siteId: site.id, chunk: 0, packed }, stampRow(site.id, 1)]);
+    await writePerformanceRows(site.id, { source: EXPORT, rows: performance });
     await database().sites.add(site);
   });
 }

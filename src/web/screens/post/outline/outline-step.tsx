@@ -25,9 +25,9 @@ import {
 } from '../../../../core/outline/index.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
+import { DraggableRow } from '../../../ui/draggable-row.tsx';
 import { Hint } from '../../../ui/hint.tsx';
 import { usePost } from '../post-context.ts';
-import { DraggableRow } from './drag-handle.tsx';
 
 const nextId = () => crypto.randomUUID();
 /** Pixels by which a level is set in; so far to the side, a drag nests or lifts. */

@@ -1,0 +1,131 @@
+import { useEffect, useState } from 'react';
+import { Button } from '../../ui/button.tsx';
+import { countInWords, figureInWords, many } from '../../ui/figures.ts';
+import { researchWorker, told } from '../../workers/research-client.ts';
+import type { ClusterLine, DeskView, KeywordLine } from '../../workers/research-desk.ts';
+
+/** Phrases that one post can answer together. */
+export function ClustersTab({
+  siteId,
+  view,
+  selected,
+  onSelect,
+}: {
+  siteId: string;
+  view: DeskView;
+  selected: ReadonlySet<number>;
+  onSelect: (rows: ReadonlySet<number>) => void;
+}) {
+  const [done, setDone] = useState(0);
+  const [found, setFound] = useState<{ count: number; lines: ClusterLine[] } | null>(null);
+  const [open, setOpen] = useState<{ at: number; lines: KeywordLine[] } | null>(null);
+  useEffect(() => {
+    let late = false;
+    setFound(null);
+    setOpen(null);
+    void researchWorker()
+      .then((worker) =>
+        worker.clusters(
+          siteId,
+          view.rows,
+          told((share) => !late && setDone(share)),
+        ),
+      )
+      .then((clusters) => !late && setFound(clusters));
+    return () => {
+      late = true;
+    };
+  }, [siteId, view]);
+  if (!found)
+    return (
+      <p role="status" className="px-6 py-8 text-soft">
+        Grouping {many(view.rows.length, 'phrase')}: {Math.round(done * 100)} %.
+      </p>
+    );
+  const show = async (at: number) => {
+    if (open?.at === at) setOpen(null);
+    else setOpen({ at, lines: await (await researchWorker()).lines(siteId, found.lines[at].rows) });
+  };
+  return (
+    <div className="min-h-0 flex-1 overflow-auto px-6 pb-4 text-[13px]">
+      <p className="py-2 text-soft">
+        {many(found.count, 'group')} of phrases that share word stems or the pages that answer them.
+        {found.count > found.lines.length
+          ? ` The first ${countInWords(found.lines.length)} by volume stand here.`
+          : ''}
+      </p>
+      <table className="w-full" aria-label="Clusters">
+        <thead className="text-left text-soft">
+          <tr>
+            <th className="w-8 py-1 font-normal">
+              <span className="sr-only">Select</span>
+            </th>
+            <th className="font-normal">Cluster</th>
+            <th className="w-20 text-right font-normal">Phrases</th>
+            <th className="w-24 text-right font-normal">Volume</th>
+            <th className="w-24 text-right font-normal">Difficulty</th>
+            <th className="w-28 text-right font-normal">Opportunity</th>
+          </tr>
+        </thead>
+        <tbody>
+          {found.lines.slice(0, 300).map((cluster, at) => {
+            const all = cluster.rows.every((row) => selected.has(row));
+            return (
+              <tr key={cluster.rows[0]} className="border-t align-top">
+                <td className="py-1.5">
+                  <input
+                    type="checkbox"
+                    aria-label={`Select the phrases of ${cluster.name}`}
+                    checked={all}
+                    onChange={() =>
+                      onSelect(
+                        new Set(
+                          all
+                            ? [...selected].filter((row) => !cluster.rows.includes(row))
+                            : [...selected, ...cluster.rows],
+                        ),
+                      )
+                    }
+                    className="accent-marram"
+                  />
+                </td>
+                <td className="py-1.5">
+                  <button
+                    type="button"
+                    aria-expanded={open?.at === at}
+                    onClick={() => void show(at)}
+                    className="text-left hover:underline"
+                  >
+                    {cluster.name}
+                  </button>
+                  {open?.at === at && (
+                    <ul className="mt-1 mb-1 text-soft" aria-label={`Phrases of ${cluster.name}`}>
+                      {open.lines.map(({ row, keyword }) => (
+                        <li key={row}>
+                          {keyword.phrase}{' '}
+                          <span className="tabular-nums">{countInWords(keyword.volume)}</span>
+                        </li>
+                      ))}
+                    </ul>
+                  )}
+                </td>
+                <td className="py-1.5 text-right tabular-nums">{cluster.rows.length}</td>
+                <td className="py-1.5 text-right tabular-nums">{countInWords(cluster.volume)}</td>
+                <td className="py-1.5 text-right tabular-nums">{figureInWords(cluster.difficulty)}</td>
+                <td className="py-1.5 text-right tabular-nums">{figureInWords(cluster.opportunity)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {found.lines.length > 300 && (
+        <p className="py-2 text-soft">Filter further to see the rest: the first 300 stand here.</p>
+      )}
+      <div className="py-2">
+        <Button onClick={() => onSelect(new Set())} disabled={selected.size === 0}>
+          Select none
+        </Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,97 @@
+import { useEffect, useState } from 'react';
+import { countInWords, many } from '../../ui/figures.ts';
+import { researchWorker } from '../../workers/research-client.ts';
+import type { DeskView, FoundLine } from '../../workers/research-desk.ts';
+
+const KIND_NAMES: Record<FoundLine['page']['kind'], string> = {
+  magazine: 'magazine',
+  blog: 'blog',
+  institution: 'institution',
+  shop: 'shop',
+  maker: 'maker',
+  forum: 'forum',
+  community: 'community',
+};
+
+/** Pages that are found for the phrases in view; each opens to its phrases. */
+export function FoundTab({
+  siteId,
+  view,
+  onSelect,
+}: {
+  siteId: string;
+  view: DeskView;
+  onSelect: (rows: ReadonlySet<number>) => void;
+}) {
+  const [pages, setPages] = useState<FoundLine[] | null>(null);
+  const [open, setOpen] = useState('');
+  useEffect(() => {
+    let late = false;
+    setPages(null);
+    void researchWorker()
+      .then((worker) => worker.found(siteId, view.rows))
+      .then((found) => !late && setPages(found));
+    return () => {
+      late = true;
+    };
+  }, [siteId, view]);
+  if (!pages) return <div aria-busy="true" className="mx-6 my-4 h-40 rounded-md bg-sand/40" />;
+  if (pages.length === 0)
+    return (
+      <p className="px-6 py-10 text-center text-soft">
+        No pages are known for these phrases. Search for one of them: what is found for it comes along.
+      </p>
+    );
+  return (
+    <div className="min-h-0 flex-1 overflow-auto px-6 pb-4 text-[13px]">
+      <p className="py-2 text-soft">
+        {many(pages.length, 'page')} found among the first twenty of these phrases.
+      </p>
+      <ul aria-label="Pages found">
+        {pages.slice(0, 300).map(({ page, phrases, volume }) => (
+          <li key={page.address} className="border-t py-1.5">
+            <div className="grid grid-cols-[1fr_auto_110px] items-baseline gap-x-4">
+              <button
+                type="button"
+                aria-expanded={open === page.address}
+                onClick={() => setOpen(open === page.address ? '' : page.address)}
+                className="min-w-0 text-left hover:underline"
+              >
+                <span className="block truncate">{page.title}</span>
+                <span className="block truncate text-soft">
+                  {page.publisher}, {KIND_NAMES[page.kind]} · standing {page.standing} ·{' '}
+                  {page.address.replace(/^https:\/\//, '')}
+                </span>
+              </button>
+              <span className="text-soft">{many(phrases.length, 'phrase')}</span>
+              <span
+                className="text-right tabular-nums"
+                title="Searches a month of all phrases it is found for"
+              >
+                {countInWords(volume)}
+              </span>
+            </div>
+            {open === page.address && (
+              <>
+                <ul className="my-1 columns-2 gap-8 text-soft" aria-label={`Phrases of ${page.title}`}>
+                  {phrases.slice(0, 200).map(({ row, phrase, rank, volume: searches }) => (
+                    <li key={row}>
+                      {rank}. {phrase} <span className="tabular-nums">{countInWords(searches)}</span>
+                    </li>
+                  ))}
+                </ul>
+                <button
+                  type="button"
+                  onClick={() => onSelect(new Set(phrases.map(({ row }) => row)))}
+                  className="text-marram hover:underline"
+                >
+                  Select these phrases
+                </button>
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

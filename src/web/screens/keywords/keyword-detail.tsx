@@ -1,0 +1,185 @@
+import { useEffect, useState } from 'react';
+import { INTENTS, type Intent, MONTH_NAMES, seasonOf } from '../../../core/research/index.ts';
+import { countInWords, figureInWords } from '../../ui/figures.ts';
+import { INTENT_NAMES } from '../../ui/intent-names.ts';
+import { SeasonBars } from '../../ui/season-bars.tsx';
+import { researchWorker } from '../../workers/research-client.ts';
+import type { KeywordDetail } from '../../workers/research-desk.ts';
+
+/** What is known of a phrase; null while it is asked for, or where it is not known. */
+export function useDetail(
+  siteId: string | undefined,
+  phrase: string | null,
+  region: string,
+  stamp: unknown,
+): KeywordDetail | null {
+  const [detail, setDetail] = useState<KeywordDetail | null>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the stamp tells that its figures changed.
+  useEffect(() => {
+    let late = false;
+    if (!siteId || !phrase) setDetail(null);
+    else
+      void researchWorker()
+        .then((worker) => worker.detail(siteId, phrase, region))
+        .then((found) => !late && setDetail(found));
+    return () => {
+      late = true;
+    };
+  }, [siteId, phrase, region, stamp]);
+  return detail;
+}
+
+const PART_NAMES = {
+  volume: 'Volume',
+  ease: 'Ease',
+  season: 'Season ahead',
+  fit: 'Fit to your words',
+} as const;
+
+/** Everything about one phrase, each figure with how it came about. */
+export function KeywordDetailPanel({
+  detail,
+  onIntent,
+}: {
+  detail: KeywordDetail;
+  onIntent: (row: number, intent: Intent | null) => void;
+}) {
+  const { line, difficulty, intent, opportunity } = detail;
+  const { keyword } = line;
+  const season = seasonOf(keyword.months);
+  return (
+    <section aria-label={`Figures of ${keyword.phrase}`} className="space-y-4 px-4 py-4 text-[13px]">
+      <h2 className="font-serif text-lg leading-tight font-semibold break-words">{keyword.phrase}</h2>
+      <p className="text-soft">
+        {keyword.region} · {keyword.source.name}, {keyword.source.date}
+      </p>
+      <div>
+        <h3 className="font-semibold">
+          {countInWords(keyword.volume)} {keyword.volume === null ? 'searches known' : 'searches a month'}
+        </h3>
+        <div className="mt-1">
+          <SeasonBars months={keyword.months} width={284} height={64} now={new Date().getMonth()} large />
+        </div>
+        {season && (
+          <p className="mt-1 text-soft">
+            Season from {MONTH_NAMES[season.from]}, most in {MONTH_NAMES[season.peak]}:{' '}
+            {season.height.toFixed(1)} times the mean.
+          </p>
+        )}
+      </div>
+      <div>
+        <h3 className="font-semibold">Difficulty {figureInWords(difficulty?.value ?? null)}</h3>
+        {difficulty === null && (
+          <p className="text-soft">Not known: its pages were not looked up. Search for it.</p>
+        )}
+        {difficulty?.from === 'given' && (
+          <p className="text-soft">Given by {keyword.source.name}; kept as it was.</p>
+        )}
+        {difficulty?.from === 'pages' && difficulty.shares.length === 0 && (
+          <p className="text-soft">No page is found for it: whoever answers it stands alone.</p>
+        )}
+        {difficulty && difficulty.shares.length > 0 && (
+          <details>
+            <summary className="cursor-pointer text-marram">The ten first pages and what each adds</summary>
+            <ol className="mt-1" aria-label="Shares of the difficulty">
+              {difficulty.shares.map(({ rank, page, points }) => (
+                <li key={page.address} className="grid grid-cols-[1.4em_1fr_auto] gap-x-2 border-t py-1">
+                  <span className="text-soft">{rank}</span>
+                  <span className="min-w-0">
+                    <span className="block truncate" title={page.title}>
+                      {page.title}
+                    </span>
+                    <span className="block truncate text-soft">
+                      {page.publisher} · standing {page.standing} · {Math.round(page.squareness * 100)} % to
+                      the point
+                    </span>
+                  </span>
+                  <span className="tabular-nums">{points.toFixed(1)}</span>
+                </li>
+              ))}
+            </ol>
+          </details>
+        )}
+      </div>
+      <div>
+        <label className="flex items-center gap-2">
+          <span className="font-semibold">Intent</span>
+          <select
+            value={keyword.setIntent ?? ''}
+            onChange={(event) =>
+              onIntent(line.row, event.target.value === '' ? null : (event.target.value as Intent))
+            }
+            className="rounded-md border px-2 py-1"
+          >
+            <option value="">{INTENT_NAMES[intent.intent]} (computed)</option>
+            {INTENTS.map((each) => (
+              <option key={each} value={each}>
+                {INTENT_NAMES[each]}, by you
+              </option>
+            ))}
+          </select>
+        </label>
+        <p className="mt-1 text-soft">
+          {INTENT_NAMES[intent.intent]}: {intent.reasons.join('; ')}.
+        </p>
+      </div>
+      {opportunity && (
+        <div>
+          <h3 className="font-semibold">Opportunity {figureInWords(opportunity.value)}</h3>
+          <dl className="mt-1 grid grid-cols-[1fr_auto] gap-x-3">
+            {(Object.keys(PART_NAMES) as (keyof typeof PART_NAMES)[]).map((part) => (
+              <div key={part} className="contents">
+                <dt className="text-soft">{PART_NAMES[part]}</dt>
+                <dd className="text-right tabular-nums">
+                  {opportunity.parts[part] === null
+                    ? 'not known'
+                    : `${Math.round(opportunity.parts[part]! * 100)} %`}
+                </dd>
+              </div>
+            ))}
+          </dl>
+          <p className="mt-1 text-soft">
+            A weighted geometric mean of these; the weights stand in House rules.
+          </p>
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** The seed at a glance, above the table. */
+export function SeedOverview({
+  detail,
+  related,
+  volume,
+}: {
+  detail: KeywordDetail;
+  related: number;
+  volume: number;
+}) {
+  const { line, intent } = detail;
+  const figures: [string, string][] = [
+    ['searches a month', countInWords(line.keyword.volume)],
+    ['difficulty', figureInWords(line.difficulty)],
+    ['opportunity', figureInWords(line.opportunity)],
+    ['intent', INTENT_NAMES[line.keyword.setIntent ?? intent.intent]],
+    ['related phrases', countInWords(related)],
+    ['searches for all of them', countInWords(volume)],
+  ];
+  return (
+    <section
+      aria-label={`Overview of ${line.keyword.phrase}`}
+      className="mx-6 flex flex-wrap items-center gap-x-5 gap-y-2 border-y py-2.5"
+    >
+      {figures.map(([name, value]) => (
+        <p key={name} className="leading-tight">
+          <span className="block text-[17px] font-semibold tabular-nums">{value}</span>
+          <span className="text-[12px] text-soft">{name}</span>
+        </p>
+      ))}
+      <div className="ml-auto">
+        <SeasonBars months={line.keyword.months} width={150} height={40} now={new Date().getMonth()} large />
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,455 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { ChartScatter, FileUp, Search } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { toast } from 'sonner';
+import {
+  anyKeyword,
+  type Intent,
+  type KeywordSort,
+  type KeywordWish,
+  phraseKey,
+  type Question,
+  writeKeywordTable,
+} from '../../../core/research/index.ts';
+import type { SiteRow } from '../../data/database.ts';
+import { keywordStamp } from '../../data/keyword-chunks.ts';
+import { listsOf } from '../../data/lists.ts';
+import { postsOf } from '../../data/posts.ts';
+import { changeSite, currentSite } from '../../data/sites.ts';
+import { storageProblem } from '../../data/storage.ts';
+import { MarketProblem, market } from '../../services/market.ts';
+import { Button } from '../../ui/button.tsx';
+import { download } from '../../ui/download.ts';
+import { countInWords, many } from '../../ui/figures.ts';
+import { researchWorker } from '../../workers/research-client.ts';
+import type { DeskWish } from '../../workers/research-desk.ts';
+import { BringFigures } from './bring-figures.tsx';
+import { ClustersTab } from './clusters-tab.tsx';
+import { FoundTab } from './found-tab.tsx';
+import { KeywordDetailPanel, SeedOverview, useDetail } from './keyword-detail.tsx';
+import { PhraseFilters, type SavedView } from './phrase-filters.tsx';
+import { COLUMNS, type ColumnKey, PhraseTable } from './phrase-table.tsx';
+import { QuestionsTab } from './questions-tab.tsx';
+import { RoomNav } from './room-nav.tsx';
+import { seedsOf } from './seeds.ts';
+import { SelectionBar } from './selection-bar.tsx';
+import { useDeskView, useLines } from './use-desk.ts';
+import { VolumeChart } from './volume-chart.tsx';
+
+const TABS = ['phrases', 'questions', 'clusters', 'pages'] as const;
+type Tab = (typeof TABS)[number];
+const TAB_NAMES: Record<Tab, string> = {
+  phrases: 'Phrases',
+  questions: 'Questions',
+  clusters: 'Clusters',
+  pages: 'Pages found',
+};
+const START_COLUMNS: ColumnKey[] = ['volume', 'season', 'difficulty', 'intent', 'opportunity', 'lists'];
+/** Figures beside which a phrase asks for its own are kept so long a list is not walked on every key. */
+const NONE: readonly string[] = [];
+
+/** Keywords: what people type around a seed, what of it is within reach, and onto which list it goes. */
+export function Keywords() {
+  const site = useLiveQuery(currentSite);
+  return site ? <Desk site={site} /> : <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
+}
+
+function Desk({ site }: { site: SiteRow }) {
+  const [params, setParams] = useSearchParams();
+  const typed = params.get('seed') ?? '';
+  const tab = TABS.find((name) => name === params.get('show')) ?? 'phrases';
+  const bringing = params.get('show') === 'figures';
+  const region = params.get('region') ?? (/^[A-Z]{2}$/.test(site.region) ? site.region : 'GB');
+  const stamp = useLiveQuery(() => keywordStamp(site.id), [site.id]);
+  const lists = useLiveQuery(() => listsOf(site.id), [site.id]) ?? [];
+  const posts = useLiveQuery(() => postsOf(site.id), [site.id]);
+  const [wish, setWish] = useState<KeywordWish>({ ...anyKeyword });
+  const [columns, setColumns] = useState<ColumnKey[]>(START_COLUMNS);
+  const [selected, setSelected] = useState<ReadonlySet<number>>(new Set());
+  const [opened, setOpened] = useState<string | null>(null);
+  const [charted, setCharted] = useState(false);
+  const [points, setPoints] = useState<{ row: number; volume: number; difficulty: number }[]>([]);
+  const [regions, setRegions] = useState<string[]>(['GB', 'US']);
+  const { seeds, note } = useMemo(() => seedsOf(typed, site, posts ?? []), [typed, site, posts]);
+  const search = useMarket(site.id, seeds, region);
+
+  const listed = useMemo(() => lists.flatMap(({ phrases }) => phrases.map(phraseKey)), [lists]);
+  const listNames = useMemo(() => {
+    const names = new Map<string, string[]>();
+    for (const { name, phrases } of lists)
+      for (const phrase of phrases)
+        names.set(phraseKey(phrase), [...(names.get(phraseKey(phrase)) ?? []), name]);
+    return names;
+  }, [lists]);
+  const asked: DeskWish = { seeds, region, wish, listed: wish.onNoList ? listed : NONE };
+  const { view, problem } = useDeskView(site.id, asked, `${stamp} ${site.revision}`);
+  const { lineAt, show } = useLines(site.id, view);
+  const seedDetail = useDetail(
+    site.id,
+    seeds.length === 1 ? seeds[0] : null,
+    region,
+    `${stamp} ${search.at}`,
+  );
+  const detail = useDetail(site.id, opened, region, stamp);
+
+  useEffect(() => {
+    void researchWorker().then((worker) => worker.refreshSite(site.id));
+  }, [site.id]);
+  useEffect(() => {
+    void researchWorker()
+      .then((worker) => worker.counts(site.id))
+      .then((counts) => setRegions([...new Set(['GB', 'US', region, ...Object.keys(counts)])].sort()));
+  }, [site.id, region]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another search has other rows.
+  useEffect(() => setSelected(new Set()), [typed, region]);
+  useEffect(() => {
+    if (!charted || !view) return;
+    let late = false;
+    void researchWorker()
+      .then((worker) => worker.points(site.id, view.rows))
+      .then((next) => !late && setPoints(next));
+    return () => {
+      late = true;
+    };
+  }, [charted, view, site.id]);
+
+  const go = (next: Record<string, string>) =>
+    setParams((before) => ({ ...Object.fromEntries(before), ...next }));
+  const sortBy = (sort: KeywordSort) =>
+    setWish({
+      ...wish,
+      sort,
+      descending: wish.sort === sort ? !wish.descending : sort !== 'phrase' && sort !== 'intent',
+    });
+  const rowsChosen = () => Uint32Array.from(view ? view.rows.filter((row) => selected.has(row)) : []);
+  const [questions, setQuestions] = useState<ReadonlySet<string>>(new Set());
+  const phrases = async () =>
+    tab === 'questions'
+      ? [...questions]
+      : (await (await researchWorker()).lines(site.id, [...selected])).map(({ keyword }) => keyword.phrase);
+  const csv = async () =>
+    tab === 'questions'
+      ? writeKeywordTable(
+          search.questions
+            .filter(({ text }) => questions.has(text))
+            .map(({ text, volume }) => ({
+              phrase: text,
+              region,
+              volume,
+              months: null,
+              givenDifficulty: null,
+              found: null,
+              setIntent: null,
+              source: { name: 'Questions', date: new Date().toISOString().slice(0, 10) },
+            })),
+        )
+      : (await researchWorker()).csv(
+          site.id,
+          rowsChosen().length ? rowsChosen() : Uint32Array.from(selected),
+        );
+  const count = tab === 'questions' ? questions.size : selected.size;
+  const setIntent = async (row: number, intent: Intent | null) => {
+    try {
+      await (await researchWorker()).setIntent(site.id, row, intent);
+    } catch (error) {
+      toast(storageProblem(error));
+    }
+  };
+  const empty = view !== null && view.all === 0;
+  return (
+    <main className="flex h-full flex-col">
+      <header className="flex flex-wrap items-center gap-x-5 gap-y-2 px-6 pt-5 pb-3">
+        <h1 className="font-serif text-[26px] font-semibold">Keywords</h1>
+        <RoomNav />
+        <Button className="ml-auto" onClick={() => go({ show: 'figures' })}>
+          <FileUp size={15} aria-hidden />
+          Bring figures
+        </Button>
+      </header>
+      <SearchBar
+        key={typed}
+        typed={typed}
+        region={region}
+        regions={regions}
+        onSearch={(seed, place) => setParams({ seed, region: place })}
+      />
+      <p role="status" className="min-h-5 px-6 pt-1 text-[13px] text-soft">
+        {search.problem ? (
+          <span className="text-rust">{search.problem}</span>
+        ) : search.busy ? (
+          'Looking...'
+        ) : (
+          note
+        )}
+      </p>
+      {bringing ? (
+        <BringFigures
+          siteId={site.id}
+          region={region}
+          onDone={() => go({ show: 'phrases' })}
+          onPerformance={() => setParams({ show: 'figures', read: 'performance' })}
+        />
+      ) : (
+        <div className="flex min-h-0 flex-1">
+          <div className="flex min-w-0 flex-1 flex-col">
+            {seedDetail && view && (
+              <SeedOverview detail={seedDetail} related={view.all} volume={view.volume} />
+            )}
+            <div className="flex flex-wrap items-center gap-4 px-6 pt-2">
+              <div role="tablist" aria-label="What is shown" className="flex gap-4">
+                {TABS.map((name) => (
+                  <button
+                    key={name}
+                    type="button"
+                    role="tab"
+                    aria-selected={tab === name}
+                    onClick={() => go({ show: name })}
+                    className={`border-b-2 pb-0.5 ${tab === name ? 'border-marram font-semibold' : 'border-transparent text-soft hover:text-ink'}`}
+                  >
+                    {TAB_NAMES[name]}
+                    {name === 'phrases' && view ? ` ${countInWords(view.rows.length)}` : ''}
+                    {name === 'questions' && search.questions.length ? ` ${search.questions.length}` : ''}
+                  </button>
+                ))}
+              </div>
+              <div className="ml-auto flex flex-wrap items-center gap-3">
+                <span role="status" className="text-[13px] text-soft">
+                  {count > 0 ? `${countInWords(count)} selected` : ''}
+                </span>
+                <SelectionBar
+                  siteId={site.id}
+                  region={region}
+                  count={count}
+                  lists={lists}
+                  phrases={phrases}
+                  onCopy={() =>
+                    void csv()
+                      .then((text) => navigator.clipboard.writeText(text))
+                      .then(() => toast(`${many(count, 'row')} copied as CSV.`))
+                  }
+                  onDownload={() => void csv().then((text) => download('keywords.csv', text, 'text/csv'))}
+                />
+                <Button
+                  aria-pressed={charted}
+                  onClick={() => setCharted(!charted)}
+                  className={charted ? 'border-marram! text-marram' : ''}
+                >
+                  <ChartScatter size={15} aria-hidden />
+                  Chart
+                </Button>
+              </div>
+            </div>
+            {tab !== 'questions' && (
+              <PhraseFilters
+                wish={wish}
+                setWish={(patch) => setWish({ ...wish, ...patch })}
+                columns={columns}
+                setColumns={setColumns}
+                views={viewsOf(site)}
+                setViews={(views) =>
+                  void changeSite(site.id, { house: { ...site.house, keywordViews: views } })
+                }
+              />
+            )}
+            {problem && (
+              <p role="alert" className="px-6 py-4 text-rust">
+                The phrases could not be shown: {problem}. Reload the page.
+              </p>
+            )}
+            {tab === 'questions' ? (
+              <QuestionsTab questions={search.questions} selected={questions} onSelect={setQuestions} />
+            ) : empty && !search.busy ? (
+              <Nothing seeds={seeds} region={region} onBring={() => go({ show: 'figures' })} />
+            ) : !view ? (
+              <div aria-busy="true" className="mx-6 my-3 flex-1 rounded-md bg-sand/40" />
+            ) : tab === 'phrases' ? (
+              view.rows.length === 0 ? (
+                <p className="px-6 py-10 text-center text-soft">
+                  None of {many(view.all, 'phrase')} passes these filters.{' '}
+                  <Button
+                    look="word"
+                    onClick={() => setWish({ ...anyKeyword, sort: wish.sort, descending: wish.descending })}
+                  >
+                    Take the filters off
+                  </Button>
+                </p>
+              ) : (
+                <div className="flex min-h-0 flex-1 px-4 pb-2">
+                  <PhraseTable
+                    view={view}
+                    columns={seeds.length > 0 ? columns : columns.filter((key) => key !== 'why')}
+                    wish={wish}
+                    onSort={sortBy}
+                    lineAt={lineAt}
+                    show={show}
+                    selected={selected}
+                    onSelect={setSelected}
+                    listsOf={(phrase) => listNames.get(phraseKey(phrase)) ?? NONE}
+                    onOpen={({ keyword }) => {
+                      setOpened(opened === keyword.phrase ? null : keyword.phrase);
+                      setCharted(false);
+                    }}
+                    opened={charted ? null : opened}
+                  />
+                </div>
+              )
+            ) : tab === 'clusters' ? (
+              <ClustersTab siteId={site.id} view={view} selected={selected} onSelect={setSelected} />
+            ) : (
+              <FoundTab siteId={site.id} view={view} onSelect={setSelected} />
+            )}
+          </div>
+          {(charted || detail) && !empty && (
+            <aside
+              aria-label={charted ? 'Chart' : 'Figures'}
+              className="w-[330px] shrink-0 overflow-auto border-l"
+            >
+              {charted ? (
+                <VolumeChart points={points} selected={selected} onSelect={setSelected} />
+              ) : (
+                detail && (
+                  <KeywordDetailPanel
+                    detail={detail}
+                    onIntent={(row, intent) => void setIntent(row, intent)}
+                  />
+                )
+              )}
+            </aside>
+          )}
+        </div>
+      )}
+    </main>
+  );
+}
+
+const viewsOf = (site: SiteRow): SavedView[] =>
+  (site.house.keywordViews ?? []).map((view) => ({
+    ...view,
+    columns: COLUMNS.flatMap(({ key }) => (view.columns.includes(key) ? [key] : [])),
+  }));
+
+/** Asks the source of figures about seeds whenever they change, and keeps what it knows. */
+function useMarket(
+  siteId: string,
+  seeds: readonly string[],
+  region: string,
+): { busy: boolean; problem: string; questions: Question[]; at: number } {
+  const [state, setState] = useState<{ busy: boolean; problem: string; questions: Question[]; at: number }>({
+    busy: false,
+    problem: '',
+    questions: [],
+    at: 0,
+  });
+  const key = seeds.join('\n');
+  useEffect(() => {
+    if (!key) {
+      setState((before) => ({ ...before, busy: false, problem: '', questions: [] }));
+      return;
+    }
+    let late = false;
+    setState((before) => ({ ...before, busy: true, problem: '' }));
+    const wanted = key.split('\n');
+    void (async () => {
+      try {
+        const [keywords, questions] = await Promise.all([
+          market.keywords(wanted, region),
+          market.questions(wanted, region),
+        ]);
+        if (keywords.length > 0) await (await researchWorker()).add(siteId, keywords);
+        if (!late) setState((before) => ({ busy: false, problem: '', questions, at: before.at + 1 }));
+      } catch (error) {
+        if (late) return;
+        const problem = error instanceof MarketProblem ? error.message : storageProblem(error);
+        setState((before) => ({ ...before, busy: false, problem }));
+      }
+    })();
+    return () => {
+      late = true;
+    };
+  }, [siteId, key, region]);
+  return state;
+}
+
+function SearchBar({
+  typed,
+  region,
+  regions,
+  onSearch,
+}: {
+  typed: string;
+  region: string;
+  regions: readonly string[];
+  onSearch: (seed: string, region: string) => void;
+}) {
+  const [text, setText] = useState(typed);
+  return (
+    <form
+      role="search"
+      className="flex items-center gap-2 px-6"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onSearch(text.trim(), region);
+      }}
+    >
+      <label className="flex min-w-0 flex-1 items-center gap-2 rounded-md border bg-sheet px-2.5">
+        <Search size={16} className="shrink-0 text-soft" aria-hidden />
+        <span className="sr-only">Seed</span>
+        <input
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          placeholder="A phrase, several parted by commas, or the address of one of your posts"
+          className="w-full bg-transparent py-2 text-[15px] outline-none"
+        />
+      </label>
+      <label>
+        <span className="sr-only">Region</span>
+        <select
+          value={region}
+          onChange={(event) => onSearch(text.trim(), event.target.value)}
+          className="rounded-md border px-2 py-2"
+        >
+          {regions.map((each) => (
+            <option key={each}>{each}</option>
+          ))}
+        </select>
+      </label>
+      <Button look="main" type="submit" className="py-2!">
+        Search
+      </Button>
+      {typed && (
+        <Button onClick={() => onSearch('', region)} className="py-2!">
+          All phrases
+        </Button>
+      )}
+    </form>
+  );
+}
+
+function Nothing({
+  seeds,
+  region,
+  onBring,
+}: {
+  seeds: readonly string[];
+  region: string;
+  onBring: () => void;
+}) {
+  return (
+    <div className="mx-auto mt-12 max-w-lg px-6 text-center">
+      <h2 className="mb-2 font-serif text-xl font-semibold">
+        {seeds.length > 0
+          ? `Nothing is known here about "${seeds.join(', ')}"`
+          : `No phrases in ${region} yet`}
+      </h2>
+      <p className="mb-4 text-soft">
+        {seeds.length > 0
+          ? 'The market that ships with Dune Sparrow is a simulated one about bicycle touring. For any other subject, bring figures of your own: a table from a keyword tool, a list of phrases, or the performance export of your site.'
+          : 'This is where phrases stand with their volume, season, difficulty and intent. Search for a seed such as "panniers", or bring a table, a list or a performance export.'}
+      </p>
+      <Button look="main" onClick={onBring}>
+        Bring figures
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,264 @@
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
+import { INTENTS, type KeywordWish } from '../../../core/research/index.ts';
+import { Button } from '../../ui/button.tsx';
+import { INTENT_NAMES } from '../../ui/intent-names.ts';
+import { COLUMNS, type ColumnKey } from './phrase-table.tsx';
+
+/** Filters and columns under a name. */
+export interface SavedView {
+  name: string;
+  wish: KeywordWish;
+  columns: ColumnKey[];
+}
+
+const BOX = 'rounded-md border px-2 py-1';
+
+function NumberFilter({
+  label,
+  value,
+  onChange,
+  placeholder,
+}: {
+  label: string;
+  value: number | null;
+  onChange: (value: number | null) => void;
+  placeholder: string;
+}) {
+  return (
+    <label>
+      <span className="sr-only">{label}</span>
+      <input
+        inputMode="numeric"
+        value={value ?? ''}
+        placeholder={placeholder}
+        onChange={(event) => {
+          const digits = event.target.value.replace(/\D/g, '').slice(0, 9);
+          onChange(digits === '' ? null : Number(digits));
+        }}
+        className={`${BOX} w-[92px]`}
+      />
+    </label>
+  );
+}
+
+/** Which phrases are shown, which columns, and views kept under a name. */
+export function PhraseFilters({
+  wish,
+  setWish,
+  columns,
+  setColumns,
+  views,
+  setViews,
+}: {
+  wish: KeywordWish;
+  setWish: (patch: Partial<KeywordWish>) => void;
+  columns: readonly ColumnKey[];
+  setColumns: (columns: ColumnKey[]) => void;
+  views: readonly SavedView[];
+  setViews: (views: SavedView[]) => void;
+}) {
+  return (
+    <div
+      role="group"
+      aria-label="Filters"
+      className="flex flex-wrap items-center gap-1.5 px-6 py-2 text-[13px]"
+    >
+      <label>
+        <span className="sr-only">Contains</span>
+        <input
+          placeholder="Contains"
+          value={wish.contains}
+          onChange={(event) => setWish({ contains: event.target.value })}
+          className={`${BOX} w-[108px]`}
+        />
+      </label>
+      <label>
+        <span className="sr-only">Does not contain</span>
+        <input
+          placeholder="Not contains"
+          value={wish.without}
+          onChange={(event) => setWish({ without: event.target.value })}
+          className={`${BOX} w-[108px]`}
+        />
+      </label>
+      <NumberFilter
+        label="Volume from"
+        placeholder="Volume from"
+        value={wish.volumeFrom}
+        onChange={(volumeFrom) => setWish({ volumeFrom })}
+      />
+      <NumberFilter
+        label="Volume to"
+        placeholder="to"
+        value={wish.volumeTo}
+        onChange={(volumeTo) => setWish({ volumeTo })}
+      />
+      <NumberFilter
+        label="Difficulty to"
+        placeholder="Difficulty to"
+        value={wish.difficultyTo}
+        onChange={(difficultyTo) => setWish({ difficultyTo })}
+      />
+      <label>
+        <span className="sr-only">Intent</span>
+        <select
+          value={wish.intent}
+          onChange={(event) => setWish({ intent: event.target.value as KeywordWish['intent'] })}
+          className={BOX}
+        >
+          <option value="any">Any intent</option>
+          {INTENTS.map((intent) => (
+            <option key={intent} value={intent}>
+              {INTENT_NAMES[intent]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="flex items-center gap-1">
+        <input
+          type="checkbox"
+          checked={wish.questionsOnly}
+          onChange={(event) => setWish({ questionsOnly: event.target.checked })}
+          className="accent-marram"
+        />
+        Questions only
+      </label>
+      <label className="flex items-center gap-1">
+        <input
+          type="checkbox"
+          checked={wish.onNoList}
+          onChange={(event) => setWish({ onNoList: event.target.checked })}
+          className="accent-marram"
+        />
+        On no list yet
+      </label>
+      <div className="ml-auto flex items-center gap-1.5">
+        <Views
+          wish={wish}
+          columns={columns}
+          views={views}
+          setViews={setViews}
+          onPick={(view) => {
+            setWish(view.wish);
+            setColumns(view.columns);
+          }}
+        />
+        <Popover.Root>
+          <Popover.Trigger asChild>
+            <Button className="min-h-7.5! py-1!">Columns</Button>
+          </Popover.Trigger>
+          <Popover.Portal>
+            <Popover.Content
+              align="end"
+              sideOffset={4}
+              className="rise z-30 rounded-md border bg-sheet p-3 text-[13px]"
+            >
+              <fieldset className="flex flex-col gap-1.5">
+                <legend className="mb-1 font-semibold">Columns</legend>
+                {COLUMNS.map(({ key, name }) => (
+                  <label key={key} className="flex items-center gap-2">
+                    <input
+                      type="checkbox"
+                      className="accent-marram"
+                      checked={columns.includes(key)}
+                      onChange={() =>
+                        setColumns(
+                          columns.includes(key)
+                            ? columns.filter((other) => other !== key)
+                            : [...columns, key],
+                        )
+                      }
+                    />
+                    {name}
+                  </label>
+                ))}
+              </fieldset>
+            </Popover.Content>
+          </Popover.Portal>
+        </Popover.Root>
+      </div>
+    </div>
+  );
+}
+
+function Views({
+  wish,
+  columns,
+  views,
+  setViews,
+  onPick,
+}: {
+  wish: KeywordWish;
+  columns: readonly ColumnKey[];
+  views: readonly SavedView[];
+  setViews: (views: SavedView[]) => void;
+  onPick: (view: SavedView) => void;
+}) {
+  const [name, setName] = useState('');
+  return (
+    <Popover.Root>
+      <Popover.Trigger asChild>
+        <Button className="min-h-7.5! py-1!">Views</Button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={4}
+          className="rise z-30 w-64 rounded-md border bg-sheet p-3 text-[13px]"
+        >
+          <p className="mb-2 font-semibold">Saved views</p>
+          {views.length === 0 && (
+            <p className="mb-2 text-soft">None yet. A view keeps filters, order and columns.</p>
+          )}
+          <ul>
+            {views.map((view) => (
+              <li key={view.name} className="flex items-center gap-2 border-t py-1">
+                <button
+                  type="button"
+                  onClick={() => onPick(view)}
+                  className="min-w-0 flex-1 truncate text-left text-marram hover:underline"
+                >
+                  {view.name}
+                </button>
+                <button
+                  type="button"
+                  aria-label={`Remove the view ${view.name}`}
+                  onClick={() => setViews(views.filter((other) => other !== view))}
+                  className="text-soft hover:text-rust"
+                >
+                  Remove
+                </button>
+              </li>
+            ))}
+          </ul>
+          <form
+            className="mt-2 flex gap-1.5 border-t pt-2"
+            onSubmit={(event) => {
+              event.preventDefault();
+              if (!name.trim()) return;
+              setViews([
+                ...views.filter((view) => view.name !== name.trim()),
+                { name: name.trim(), wish, columns: [...columns] },
+              ]);
+              setName('');
+            }}
+          >
+            <label className="min-w-0 flex-1">
+              <span className="sr-only">Name of the view</span>
+              <input
+                value={name}
+                onChange={(event) => setName(event.target.value)}
+                placeholder="Name"
+                className={`${BOX} w-full`}
+              />
+            </label>
+            <Button type="submit" className="min-h-7.5! py-1!">
+              Keep
+            </Button>
+          </form>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

@@ -1,0 +1,55 @@
+import { comparablePath } from '../../../core/listing/index.ts';
+import { pathOfPost } from '../../../core/site/index.ts';
+import type { PostRow, SiteRow } from '../../data/database.ts';
+
+/** What was typed into the search field, as phrases to look around. */
+export interface Seeds {
+  seeds: string[];
+  /** Said beside the field: where the seeds come from, or why there are none. */
+  note: string;
+}
+
+/** So many phrases are asked for at once. */
+const MOST = 20;
+
+const isAddress = (text: string) => /^(?:https?:\/\/|\/)\S+$/i.test(text);
+
+/** Phrases parted by commas or lines; an address of the site stands for the target of its post. */
+export function seedsOf(typed: string, site: SiteRow, posts: readonly PostRow[]): Seeds {
+  const text = typed.trim();
+  if (!isAddress(text)) {
+    const seeds = [
+      ...new Set(
+        text
+          .split(/[,;\n\r]+/)
+          .map((seed) => seed.replace(/\s+/g, ' ').trim())
+          .filter(Boolean),
+      ),
+    ];
+    return {
+      seeds: seeds.slice(0, MOST),
+      note: seeds.length > MOST ? `Only the first ${MOST} phrases are looked up.` : '',
+    };
+  }
+  const path = comparablePath(text);
+  const post = posts.find(
+    ({ fields: { slug, canonical } }) =>
+      path !== null && pathOfPost({ slug, canonical }, { ...site, pages: null }) === path,
+  );
+  if (!post)
+    return {
+      seeds: [],
+      note: `No post of this site stands at ${text}. Type one of its phrases, or check the address.`,
+    };
+  const { title, keyword, supporting } = post.fields;
+  const seeds = [keyword, ...supporting].filter((phrase) => phrase.trim());
+  return seeds.length > 0
+    ? {
+        seeds: seeds.slice(0, MOST),
+        note: `The target of "${title || 'Untitled'}": ${seeds.slice(0, MOST).join(', ')}.`,
+      }
+    : {
+        seeds: title ? [title] : [],
+        note: `"${title || 'Untitled'}" has no keyword yet; its title is looked up.`,
+      };
+}

@@ -1,0 +1,68 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { researchWorker } from '../../workers/research-client.ts';
+import type { DeskView, DeskWish, KeywordLine } from '../../workers/research-desk.ts';
+
+/** A view of the desk, asked for anew whenever the wish changes or `stamp` does; the latest wish wins. */
+export function useDeskView(
+  siteId: string | undefined,
+  wish: DeskWish,
+  stamp: unknown,
+): { view: DeskView | null; problem: string } {
+  const [state, setState] = useState<{ view: DeskView | null; problem: string }>({ view: null, problem: '' });
+  const key = JSON.stringify(wish);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the stamp tells that what is behind the same wish changed.
+  useEffect(() => {
+    if (!siteId) return;
+    let late = false;
+    void researchWorker()
+      .then((worker) => worker.view(siteId, JSON.parse(key) as DeskWish))
+      .then(
+        (view) => !late && setState({ view, problem: '' }),
+        (error: Error) => !late && setState({ view: null, problem: error.message }),
+      );
+    return () => {
+      late = true;
+    };
+  }, [siteId, key, stamp]);
+  return state;
+}
+
+/** Lines of a view by their place, fetched as they come into sight and kept until the view changes. */
+export function useLines(
+  siteId: string | undefined,
+  view: DeskView | null,
+): { lineAt: (place: number) => KeywordLine | undefined; show: (from: number, to: number) => void } {
+  const known = useRef(new Map<number, KeywordLine>());
+  const asked = useRef(new Set<number>());
+  const current = useRef<DeskView | null>(null);
+  const [, drawn] = useState(0);
+  if (current.current !== view) {
+    current.current = view;
+    // Rows stay what they were until their figures come anew: a table that blinks cannot be read.
+    asked.current = new Set();
+  }
+  const show = useCallback(
+    (from: number, to: number) => {
+      if (!siteId || !view) return;
+      const rows: number[] = [];
+      for (let place = Math.max(0, from); place <= to && place < view.rows.length; place++) {
+        const row = view.rows[place];
+        if (asked.current.has(row)) continue;
+        asked.current.add(row);
+        rows.push(row);
+      }
+      if (rows.length === 0) return;
+      void researchWorker()
+        .then((worker) => worker.lines(siteId, rows))
+        .then((lines) => {
+          for (const line of lines) known.current.set(line.row, line);
+          drawn((count) => count + 1);
+        });
+    },
+    [siteId, view],
+  );
+  return {
+    lineAt: (place) => (view ? known.current.get(view.rows[place]) : undefined),
+    show,
+  };
+}

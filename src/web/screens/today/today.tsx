@@ -1,0 +1,253 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { type ReactNode, useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { MONTH_NAMES, type NearWin } from '../../../core/research/index.ts';
+import type { PostRow, SiteRow } from '../../data/database.ts';
+import { ideasOf } from '../../data/ideas.ts';
+import { postsOf } from '../../data/posts.ts';
+import { scoresOf } from '../../data/scores.ts';
+import { currentSite } from '../../data/sites.ts';
+import { dayInWords } from '../../ui/day.ts';
+import { ToWin } from '../../ui/earned.tsx';
+import { countInWords, figureInWords, many } from '../../ui/figures.ts';
+import { Ridge } from '../../ui/ridge.tsx';
+import { SeasonBars } from '../../ui/season-bars.tsx';
+import { STATUS_NAMES } from '../../ui/status-names.ts';
+import { researchWorker } from '../../workers/research-client.ts';
+import type { KeywordLine } from '../../workers/research-desk.ts';
+
+const LINK = 'font-semibold text-marram underline decoration-marram/40 underline-offset-4';
+const MOST = 6;
+
+/** Today: what is worth doing now, and why now. */
+export function Today() {
+  const found = useLiveQuery(async () => {
+    const site = await currentSite();
+    return (
+      site && {
+        site,
+        posts: await postsOf(site.id),
+        ideas: await ideasOf(site.id),
+        scores: await scoresOf(site.id),
+      }
+    );
+  });
+  if (!found) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
+  const { site, posts, ideas, scores } = found;
+  const inHand = posts
+    .filter(({ fields }) => fields.status === 'draft' || fields.status === 'in-review')
+    .sort((a, b) => (a.changed < b.changed ? 1 : -1));
+  const kept = ideas.filter(({ stage }) => stage === 'kept');
+  return (
+    <main className="h-full overflow-auto">
+      <header className="px-6 pt-5 pb-3">
+        <h1 className="font-serif text-[26px] font-semibold">Today</h1>
+        <p className="text-soft">
+          {new Date().toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' })}
+        </p>
+      </header>
+      <div className="grid grid-cols-2 gap-x-10 gap-y-8 px-6 pb-8 max-[900px]:grid-cols-1">
+        <Part
+          title="Posts in progress"
+          empty="No draft is open. Begin one from an idea, a list, or under Posts."
+          more={{ to: '/posts', name: 'All posts' }}
+          shown={inHand.length}
+        >
+          {inHand.slice(0, MOST).map(({ id, fields, changed }) => {
+            const score = scores.get(id);
+            return (
+              <li key={id} className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-t py-2">
+                <div className="min-w-0">
+                  <Link to={`/posts/${id}/write`} className={`${LINK} block truncate`}>
+                    {fields.title || 'Untitled'}
+                  </Link>
+                  <p className="truncate text-[13px] text-soft">
+                    {STATUS_NAMES[fields.status]}, changed {dayInWords(changed)}
+                    {score?.first ? `. First: ${score.first.advice}` : ''}
+                  </p>
+                </div>
+                {score && (
+                  <span className="flex items-center gap-2">
+                    {score.first && <ToWin points={score.first.gain} />}
+                    <span className="w-7 text-right font-semibold tabular-nums">
+                      {Math.round(score.score)}
+                    </span>
+                    <Ridge groups={score.groups} width={120} height={24} />
+                  </span>
+                )}
+              </li>
+            );
+          })}
+        </Part>
+        <Part
+          title="Ideas kept, not begun"
+          empty="Nothing is kept. Under Ideas you are given five at a time."
+          more={{ to: '/ideas', name: 'All ideas' }}
+          shown={kept.length}
+        >
+          {kept.slice(0, MOST).map(({ id, title, line, opportunity }) => (
+            <li key={id} className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-t py-2">
+              <div className="min-w-0">
+                <Link to="/ideas" className={`${LINK} block truncate`}>
+                  {title}
+                </Link>
+                <p className="truncate text-[13px] text-soft">{line}</p>
+              </div>
+              <span className="text-soft tabular-nums">
+                {opportunity === null ? '' : figureInWords(opportunity)}
+              </span>
+            </li>
+          ))}
+        </Part>
+        <Seasons site={site} posts={posts} />
+        <Near site={site} />
+      </div>
+    </main>
+  );
+}
+
+function Part({
+  title,
+  empty,
+  more,
+  shown,
+  children,
+}: {
+  title: string;
+  empty: string;
+  more: { to: string; name: string };
+  shown: number;
+  children: ReactNode;
+}) {
+  return (
+    <section aria-label={title}>
+      <h2 className="mb-1 flex items-baseline gap-3">
+        <span className="font-serif text-lg font-semibold">{title}</span>
+        {shown > 0 && (
+          <Link to={more.to} className="text-[13px] text-marram hover:underline">
+            {shown > MOST ? `${more.name}, ${shown}` : more.name}
+          </Link>
+        )}
+      </h2>
+      {shown === 0 ? (
+        <p className="text-soft">
+          {empty}{' '}
+          <Link to={more.to} className={LINK}>
+            {more.name}
+          </Link>
+        </p>
+      ) : (
+        <ul>{children}</ul>
+      )}
+    </section>
+  );
+}
+
+/** Phrases whose season begins soon: what is published now is found in time. */
+function Seasons({ site, posts }: { site: SiteRow; posts: readonly PostRow[] }) {
+  const [soon, setSoon] = useState<{ line: KeywordLine; weeks: number; peak: number }[] | null>(null);
+  const region = /^[A-Z]{2}$/.test(site.region) ? site.region : 'GB';
+  useEffect(() => {
+    let late = false;
+    void researchWorker()
+      .then((worker) => worker.seasonsSoon(site.id, region, MOST))
+      .then((found) => !late && setSoon(found));
+    return () => {
+      late = true;
+    };
+  }, [site.id, region]);
+  if (!soon)
+    return (
+      <section aria-busy="true" aria-label="Seasons that begin soon" className="h-40 rounded-md bg-sand/40" />
+    );
+  const postFor = (phrase: string) =>
+    posts.find(({ fields }) =>
+      [fields.keyword, ...fields.supporting].some((own) => own.toLowerCase() === phrase.toLowerCase()),
+    );
+  return (
+    <Part
+      title="Seasons that begin within six weeks"
+      empty="Of the phrases known here none comes into season within six weeks."
+      more={{ to: '/keywords', name: 'Keywords' }}
+      shown={soon.length}
+    >
+      {soon.map(({ line, weeks, peak }) => {
+        const post = postFor(line.keyword.phrase);
+        return (
+          <li
+            key={line.row}
+            className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-t py-2"
+          >
+            <div className="min-w-0">
+              <Link
+                to={`/keywords?seed=${encodeURIComponent(line.keyword.phrase)}`}
+                className={`${LINK} block truncate`}
+              >
+                {line.keyword.phrase}
+              </Link>
+              <p className="truncate text-[13px] text-soft">
+                {weeks === 0 ? 'within days' : `in ${many(weeks, 'week')}`}, most in {MONTH_NAMES[peak]},{' '}
+                {countInWords(line.keyword.volume)} searches a month, opportunity{' '}
+                {figureInWords(line.opportunity)}.{' '}
+                {post ? (
+                  <Link to={`/posts/${post.id}/write`} className="text-marram hover:underline">
+                    Refresh "{post.fields.title || 'Untitled'}"
+                  </Link>
+                ) : (
+                  'Not written yet.'
+                )}
+              </p>
+            </div>
+            <SeasonBars months={line.keyword.months} width={96} height={24} now={new Date().getMonth()} />
+          </li>
+        );
+      })}
+    </Part>
+  );
+}
+
+function Near({ site }: { site: SiteRow }) {
+  const [wins, setWins] = useState<NearWin[] | null>(null);
+  useEffect(() => {
+    let late = false;
+    void researchWorker()
+      .then((worker) => worker.nearWins(site.id))
+      .then((found) => !late && setWins(found?.wins ?? []));
+    return () => {
+      late = true;
+    };
+  }, [site]);
+  if (!wins)
+    return <section aria-busy="true" aria-label="Near wins" className="h-40 rounded-md bg-sand/40" />;
+  return (
+    <Part
+      title="Near wins"
+      empty="Bring the performance export of your site: queries at ranks 4 to 20 are the nearest readers to win."
+      more={{ to: '/keywords/near-wins', name: 'Near wins' }}
+      shown={wins.length}
+    >
+      {wins.slice(0, MOST).map(({ row, page, gain }) => (
+        <li
+          key={`${row.query} ${row.page}`}
+          className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-t py-2"
+        >
+          <div className="min-w-0">
+            <Link
+              to={page ? `/posts/${page.id}/write` : '/keywords/near-wins'}
+              className={`${LINK} block truncate`}
+            >
+              {row.query}
+            </Link>
+            <p className="truncate text-[13px] text-soft">
+              position {row.position.toFixed(1)}, {countInWords(row.impressions)} impressions.{' '}
+              {page ? page.title : 'No post of this site.'}
+            </p>
+          </div>
+          <span className="font-semibold whitespace-nowrap text-ochre tabular-nums">
+            +{countInWords(gain)} clicks
+          </span>
+        </li>
+      ))}
+    </Part>
+  );
+}

@@ -1,0 +1,13 @@
+const whole = new Intl.NumberFormat('en', { maximumFractionDigits: 0 });
+
+/** A count as tables show it, e.g. `6,600`; a dash where it is not known. */
+export const countInWords = (count: number | null): string =>
+  count === null || Number.isNaN(count) ? '–' : whole.format(count);
+
+/** A figure of 0-100, rounded; a dash where it is not known. */
+export const figureInWords = (figure: number | null): string =>
+  figure === null || Number.isNaN(figure) ? '–' : String(Math.round(figure));
+
+/** A number and what it counts, e.g. `1 phrase`. */
+export const many = (count: number, one: string, more = `${one}s`): string =>
+  `${whole.format(count)} ${count === 1 ? one : more}`;

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { research } from './research.ts';
+
+expose(research);
