@@ -12,7 +12,7 @@ const target = join(root, 'dist', 'demo');
 mkdirSync(target, { recursive: true });
 writeFileSync(join(target, 'scenario.json'), JSON.stringify(demoBundle(source)));
 cpSync(join(source, 'media'), join(target, 'media'), { recursive: true });
-writeFileSync(
-  join(root, 'dist', 'market.json'),
-  JSON.stringify(buildWorld(join(root, 'src', 'server', 'market', 'world'))),
-);
+const world = buildWorld(join(root, 'src', 'server', 'market', 'world'));
+writeFileSync(join(root, 'dist', 'market.json'), JSON.stringify(world));
+// The demo begins with what a first look around its subject has brought.
+writeFileSync(join(target, 'keywords.json'), JSON.stringify(world.keywords.GB));

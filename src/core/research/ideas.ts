@@ -60,7 +60,7 @@ function coverOf(posts: readonly KnownPost[]): { covers: (phrase: string) => Kno
 /** A working title: the question most asked, else the head phrase with what its neighbours add to it. */
 export function workingTitle(head: string, others: readonly string[]): string {
   const question = [head, ...others].find((phrase) => isQuestion(phrase));
-  if (question) return `${sentence(question).replace(/\?*$/, '')}?`;
+  if (question) return `${sentence(question).replace(/\?*$/, '')}${/^how to\b/i.test(question) ? '' : '?'}`;
   const own = new Set(phraseStems(head));
   const seen = new Set<string>();
   const facets: string[] = [];
@@ -102,7 +102,7 @@ export function ideasFromClusters(
           phrases[head].phrase,
           members.slice(1).map((at) => phrases[at].phrase),
         ),
-        line: `${many(members.length, 'phrase', 'phrases')} that one post can answer, ${many(volume, 'search', 'searches')} a month; no post here covers one of them.`,
+        line: `${members.length === 1 ? 'One phrase' : `${members.length} phrases that one post can answer`}, ${many(volume, 'search', 'searches')} a month; no post here covers ${members.length === 1 ? 'it' : 'one of them'}.`,
         keyword: phrases[head].phrase,
         phrases: members.map((at) => phrases[at].phrase),
         opportunity: bestOf(members.map((at) => phrases[at])),

@@ -195,7 +195,7 @@ describe('ideas', () => {
       'touring bike bell',
       'how to mend a hole in a bag',
     ]);
-    expect(ideas[3].title).toBe('How to mend a hole in a bag?');
+    expect(ideas[3].title).toBe('How to mend a hole in a bag');
     expect(ideas[0].line).toContain('500 searches a month');
   });
   it('come from titles: what adds something to a keyword that is there', () => {

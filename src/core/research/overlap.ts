@@ -26,13 +26,15 @@ export type OverlapDegree = 'none' | 'natural' | 'mentioned' | 'clash';
 export interface Overlap {
   holder: Holder;
   shared: SharedPhrase[];
-  /** Phrases shared over those of the smaller of the two, 0-1. */
+  /** Phrases shared over those of the smaller of the two (which counts as four where it has fewer), 0-1. */
   share: number;
   /** Whether the primary keywords are one target. */
   samePrimary: boolean;
   degree: OverlapDegree;
 }
 
+/** Of two phrases one shared says little. */
+const FEWEST = 4;
 /** From here on an overlap is mentioned, and called a clash. */
 export const MENTIONED_FROM = 0.1;
 export const CLASH_FROM = 0.5;
@@ -55,7 +57,7 @@ export function overlapOf(own: Holder, other: Holder): Overlap {
     return alike === undefined ? [] : [{ phrase, other: alike, how: 'stems' }];
   });
   const smaller = Math.min(mine.length, theirs.length);
-  const share = smaller === 0 ? 0 : Math.min(1, shared.length / smaller);
+  const share = smaller === 0 ? 0 : Math.min(1, shared.length / Math.max(FEWEST, smaller));
   const samePrimary =
     own.primary !== '' && other.primary !== '' && stemKey(own.primary) === stemKey(other.primary);
   const degree: OverlapDegree =

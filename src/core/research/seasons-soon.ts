@@ -10,23 +10,24 @@ export interface SeasonSoon {
 }
 
 /**
- * Phrases whose season begins within so many weeks of a day, those worth most first. A phrase is written for before
- * its season: one that has begun is too late.
+ * Phrases whose season begins within so many weeks of a day, those worth most first; where there is none, those of the
+ * season that begins next. A phrase is written for before its season: one that has begun is too late.
  */
 export function seasonsSoon(
   phrases: readonly { months: readonly number[] | null; opportunity: number | null }[],
   today: Date,
   within = 6,
 ): SeasonSoon[] {
-  return phrases
+  const ahead = phrases
     .flatMap(({ months }, index): SeasonSoon[] => {
       const season = seasonOf(months);
       if (!season || season.from === today.getUTCMonth()) return [];
-      const weeks = weeksUntil(season.from, today);
-      return weeks <= within ? [{ index, season, weeks }] : [];
+      return [{ index, season, weeks: weeksUntil(season.from, today) }];
     })
     .sort(
       (a, b) =>
         (phrases[b.index].opportunity ?? -1) - (phrases[a.index].opportunity ?? -1) || a.index - b.index,
     );
+  const next = Math.min(...ahead.map(({ weeks }) => weeks));
+  return ahead.filter(({ weeks }) => weeks <= Math.max(within, next));
 }

@@ -295,15 +295,15 @@ function ListInHand({
       </p>
       <div className="grid grid-cols-[minmax(0,1fr)_290px] gap-8 max-[1150px]:grid-cols-1">
         <div>
-          <table className="w-full text-[13px]" aria-label="Phrases of the list">
+          <table className="w-full table-fixed text-[13px]" aria-label="Phrases of the list">
             <thead className="text-left text-soft">
               <tr>
-                <th className="w-16 py-1 font-normal">Primary</th>
+                <th className="w-14 py-1 font-normal">Primary</th>
                 <th className="font-normal">Phrase</th>
-                <th className="w-20 text-right font-normal">Volume</th>
+                <th className="w-16 text-right font-normal">Volume</th>
                 <th className="w-20 text-right font-normal">Difficulty</th>
-                <th className="w-28 pl-4 font-normal">Intent</th>
-                <th className="pl-2 font-normal">Held too by</th>
+                <th className="w-30 pl-4 font-normal">Intent</th>
+                <th className="w-36 pl-2 font-normal">Held too by</th>
                 <th className="w-8">
                   <span className="sr-only">Remove</span>
                 </th>

@@ -166,7 +166,11 @@ function Seasons({ site, posts }: { site: SiteRow; posts: readonly PostRow[] }) 
     );
   return (
     <Part
-      title="Seasons that begin within six weeks"
+      title={
+        soon.every(({ weeks }) => weeks <= 6)
+          ? 'Seasons that begin within six weeks'
+          : 'The season that begins next'
+      }
       empty="Of the phrases known here none comes into season within six weeks."
       more={{ to: '/keywords', name: 'Keywords' }}
       shown={soon.length}

@@ -4,6 +4,7 @@ import { useAppSelector } from '../../../state/store.ts';
 import { ChipsField } from '../../../ui/chips-field.tsx';
 import { Field, TextField } from '../../../ui/field.tsx';
 import { usePost } from '../post-context.ts';
+import { TargetLists } from './target-lists.tsx';
 
 const GOALS = [
   'Bring new readers',
@@ -74,6 +75,7 @@ export function Target() {
             placeholder="Type one and press Enter, or paste a list"
             note="Paste a list with commas or one a line; each should stand in the text once."
           />
+          <TargetLists postId={session.id} site={site} set={set} />
           <ChipsField
             label="Questions to answer"
             items={fields.questions}

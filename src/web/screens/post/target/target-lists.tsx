@@ -1,0 +1,129 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import type { PostFields } from '../../../../core/draft/index.ts';
+import { overlapsOf } from '../../../../core/research/index.ts';
+import type { SiteRow } from '../../../data/database.ts';
+import { holderOfList, holderOfPost, listsOf, putLists, withPhrases } from '../../../data/lists.ts';
+import { postsOf } from '../../../data/posts.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { Button } from '../../../ui/button.tsx';
+import { many } from '../../../ui/figures.ts';
+
+/** Takes a target from a list, and says which other posts and lists hold the same phrases. */
+export function TargetLists({
+  postId,
+  site,
+  set,
+}: {
+  postId: string;
+  site: SiteRow;
+  set: (patch: Partial<PostFields>) => void;
+}) {
+  const { keyword, supporting } = useAppSelector((state) => state.openPost.fields);
+  const found = useLiveQuery(
+    async () => ({ lists: await listsOf(site.id), posts: await postsOf(site.id) }),
+    [site.id],
+  );
+  const [chosen, setChosen] = useState('');
+  if (!found) return null;
+  const { lists, posts } = found;
+  const own = {
+    id: `post ${postId}`,
+    name: '',
+    primary: keyword,
+    phrases: [keyword, ...supporting].filter((phrase) => phrase.trim()),
+  };
+  const others = [
+    // The post's own list holds the same phrases on purpose.
+    ...lists.filter((list) => list.postId !== postId).map(holderOfList),
+    ...posts.filter(({ id }) => id !== postId).flatMap((post) => holderOfPost(post) ?? []),
+  ];
+  const grave = overlapsOf(own, others).filter(({ degree }) => degree === 'clash' || degree === 'mentioned');
+  const take = async () => {
+    const list = lists.find(({ id }) => id === chosen);
+    if (!list) return;
+    const before = { keyword, supporting };
+    const primary = keyword || list.primary;
+    set({
+      keyword: primary,
+      supporting: withPhrases(supporting, list.phrases).filter((phrase) => phrase !== primary),
+    });
+    await putLists([{ ...list, postId: list.postId || postId }]);
+    setChosen('');
+    toast(`${many(list.phrases.length, 'phrase')} taken from "${list.name}"`, {
+      duration: 10_000,
+      action: {
+        label: 'Undo',
+        onClick: () => {
+          set(before);
+          void putLists([list]);
+        },
+      },
+    });
+  };
+  return (
+    <div className="space-y-3">
+      {lists.length > 0 && (
+        <form
+          className="flex items-end gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void take();
+          }}
+        >
+          <label className="min-w-0 flex-1">
+            <span className="mb-1 block font-semibold">From a list</span>
+            <select
+              value={chosen}
+              onChange={(event) => setChosen(event.target.value)}
+              className="w-full rounded-md border px-2.5 py-1.5"
+            >
+              <option value="">Choose a keyword list</option>
+              {lists.map(({ id, name, phrases, postId: taken }) => (
+                <option key={id} value={id}>
+                  {name}, {many(phrases.length, 'phrase')}
+                  {taken === postId ? ', of this post' : taken ? ', of another post' : ''}
+                </option>
+              ))}
+            </select>
+          </label>
+          <Button type="submit" disabled={!chosen}>
+            Take its phrases
+          </Button>
+        </form>
+      )}
+      {grave.length > 0 && (
+        <section aria-label="Overlap with others">
+          <h3 className="font-semibold">Held by others too</h3>
+          <ul className="text-[13px]">
+            {grave.slice(0, 6).map(({ holder, degree, samePrimary, share, shared }) => (
+              <li key={holder.id} className="border-t py-1.5">
+                <Link
+                  to={
+                    holder.id.startsWith('post ')
+                      ? `/posts/${holder.id.slice(5)}/target`
+                      : `/keywords/lists?list=${holder.id.slice(5)}`
+                  }
+                  className="font-semibold text-marram underline decoration-marram/40 underline-offset-4"
+                >
+                  {holder.name}
+                </Link>{' '}
+                <span className="text-soft">{holder.id.startsWith('post ') ? 'post' : 'list'}</span>{' '}
+                <span className="text-ochre">
+                  {degree === 'clash'
+                    ? samePrimary
+                      ? 'clash: one primary keyword'
+                      : `clash: ${Math.round(share * 100)} % shared`
+                    : `${Math.round(share * 100)} % shared`}
+                </span>
+                <span className="block text-soft">{shared.map(({ phrase }) => phrase).join(', ')}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </div>
+  );
+}
