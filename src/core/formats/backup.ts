@@ -8,6 +8,7 @@ import {
   readZip,
   UnreadableFile,
 } from '../draft/index.ts';
+import { isConsistent, type PackedKeywords } from '../research/index.ts';
 import validate from './generated/backup-validator.js';
 
 /** Rows as a backup holds them; the schema beside this file says what each is. */
@@ -18,6 +19,8 @@ export interface BackupData {
   bodies: { postId: string; siteId: string; draft: Draft }[];
   versions: { siteId: string; postId: string; fields: PostFields; draft: Draft }[];
   pictures: { siteId: string; name: string; sha: string }[];
+  /** Absent in backups of earlier days. */
+  keywords?: { siteId: string; packed: PackedKeywords }[];
 }
 
 /** Everything that a backup holds; files by the SHA-256 of their content. */
@@ -128,6 +131,8 @@ function checkReferences(data: BackupData, files: ReadonlyMap<string, Uint8Array
     if (!posts.has(postId)) refuse('a text in it belongs to no post');
   for (const { name, sha } of data.pictures)
     if (!files.has(sha)) refuse(`the picture ${name} is missing in it`);
+  for (const { packed } of data.keywords ?? [])
+    if (!isConsistent(packed)) refuse('the columns of its keywords do not fit together');
   for (const { profile } of data.sites) {
     if (profile === null) continue;
     const { problem } = readProfile(profile);

@@ -1,9 +1,14 @@
 import { type Backup, readBackupFile, writeBackupFile } from '../../core/formats/index.ts';
+import { KeywordBook, unpackKeywords } from '../../core/research/index.ts';
 import { emptyHouse } from '../../core/site/index.ts';
 import {
   type BodyRow,
   database,
+  type IdeaRow,
+  type KeywordChunkRow,
+  type ListRow,
   type PageRow,
+  type PerformanceChunkRow,
   type PictureRow,
   type PostRow,
   type SiteRow,
@@ -12,6 +17,8 @@ import {
 } from './database.ts';
 import { sha256 } from './digest.ts';
 import { pictureType } from './import-files.ts';
+import { chunksOf, readKeywords, stampRow } from './keyword-chunks.ts';
+import { readPerformanceRows, writePerformanceRows } from './performance-chunks.ts';
 import { freeName, MEDIA } from './picture-store.ts';
 
 /** The tables of a backup; scores are computed anew. */
@@ -23,9 +30,25 @@ interface Tables {
   versions: VersionRow[];
   pictures: PictureRow[];
   ticks: TickRow[];
+  keywords: KeywordChunkRow[];
+  performance: PerformanceChunkRow[];
+  lists: ListRow[];
+  ideas: IdeaRow[];
 }
 
-const TABLES = ['sites', 'pages', 'posts', 'bodies', 'versions', 'pictures', 'ticks'] as const;
+const TABLES = [
+  'sites',
+  'pages',
+  'posts',
+  'bodies',
+  'versions',
+  'pictures',
+  'ticks',
+  'keywords',
+  'performance',
+  'lists',
+  'ideas',
+] as const;
 
 /** Everything in one file: sites, pages, posts, versions, pictures. */
 export async function writeBackup(now: string): Promise<Blob> {
@@ -63,8 +86,9 @@ export async function restoreBackup(
   now: string,
 ): Promise<Restored> {
   const backup = await readBackupFile<Tables>(bytes, sha256);
-  // Backups of earlier days knew neither.
-  backup.data.ticks ??= [];
+  // Backups of earlier days did not know all of them.
+  for (const name of ['ticks', 'keywords', 'performance', 'lists', 'ideas'] as const)
+    backup.data[name] ??= [];
   backup.data.sites = backup.data.sites.map((site) => ({
     ...site,
     house: site.house ?? emptyHouse(),
@@ -85,6 +109,36 @@ export async function restoreBackup(
     const { posts, pictures } = backup.data;
     return { made: backup.made, posts: posts.length, pictures: pictures.length, kept };
   });
+}
+
+/**
+ * Research of a backup beside what is here: keywords merge phrase by phrase, the export of the later date stays, lists
+ * and ideas of the backup are added or stand in place of the same ones.
+ */
+async function mergedResearch(
+  data: Tables,
+  now: string,
+): Promise<Pick<Tables, 'keywords' | 'performance' | 'lists' | 'ideas'>> {
+  const keywords: KeywordChunkRow[] = [];
+  const performance: PerformanceChunkRow[] = [];
+  for (const siteId of new Set([...data.keywords, ...data.performance].map((row) => row.siteId))) {
+    const known = await readKeywords(siteId);
+    const book = new KeywordBook(known.records);
+    const chunks = data.keywords.filter((row) => row.siteId === siteId && row.chunk >= 0);
+    for (const { packed } of chunks.sort((a, b) => a.chunk - b.chunk))
+      for (const keyword of unpackKeywords(packed)) book.add(keyword);
+    if (chunks.length > 0)
+      keywords.push(
+        ...chunksOf(siteId, book.records), // No count that was here before may come again with other keywords behind it.
+        stampRow(siteId, Math.max(known.stamp + 1, Date.parse(now))),
+      );
+    const own = await readPerformanceRows(siteId);
+    const theirs = data.performance.filter((row) => row.siteId === siteId);
+    if (theirs.length === 0 || (own && own.source.date > theirs[0].source.date)) continue;
+    await writePerformanceRows(siteId, null);
+    performance.push(...theirs);
+  }
+  return { keywords, performance, lists: data.lists, ideas: data.ideas };
 }
 
 /**
@@ -159,6 +213,7 @@ async function merged(
       sites: data.sites.filter((site) => !known.has(site.id)),
       pages: data.pages,
       ticks: data.ticks,
+      ...(await mergedResearch(data, now)),
       posts: incoming,
       bodies: [...bodies.values()],
       versions,

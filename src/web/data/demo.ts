@@ -40,7 +40,7 @@ export async function fillDemo(): Promise<void> {
     await database().pages.bulkAdd(pages.flatMap((page) => pageRow(site.id, page) ?? []));
     await database().lists.bulkAdd(lists);
     await database().ideas.bulkAdd(ideas);
-    await database().keywords.bulkAdd([{ siteId: site.id, chunk: 0, packed }, stampRow(site.id, 1)]);
+    await database().keywords.bulkAdd([{ siteId: site.id, chunk: 0, packed }, stampRow(site.id, Date.now())]);
     await writePerformanceRows(site.id, { source: EXPORT, rows: performance });
     await database().sites.add(site);
   });

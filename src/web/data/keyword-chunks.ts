@@ -32,6 +32,20 @@ export async function readKeywords(siteId: string): Promise<{ records: Keyword[]
   });
 }
 
+/** Keywords in chunks, those of the numbers given or all. */
+export const chunksOf = (
+  siteId: string,
+  records: readonly Keyword[],
+  only?: ReadonlySet<number>,
+): KeywordChunkRow[] =>
+  Array.from({ length: Math.ceil(records.length / CHUNK_ROWS) }, (_, chunk) => chunk)
+    .filter((chunk) => !only || only.has(chunk))
+    .map((chunk) => ({
+      siteId,
+      chunk,
+      packed: packKeywords(records.slice(chunk * CHUNK_ROWS, (chunk + 1) * CHUNK_ROWS)),
+    }));
+
 /**
  * Writes the chunks in which rows changed, all or nothing; `rows` null: all of them, and none beside. Answers the new
  * number of changes. Throws {@link StaleWrite} where another tab changed them since `stamp`.
@@ -43,13 +57,8 @@ export async function writeKeywords(
   stamp: number,
 ): Promise<number> {
   const { keywords } = database();
-  const chunks = new Set<number>();
-  for (const row of rows ?? records.keys()) chunks.add(Math.floor(row / CHUNK_ROWS));
-  const made = [...chunks].map((chunk) => ({
-    siteId,
-    chunk,
-    packed: packKeywords(records.slice(chunk * CHUNK_ROWS, (chunk + 1) * CHUNK_ROWS)),
-  }));
+  const changed = rows && new Set(Array.from(rows, (row) => Math.floor(row / CHUNK_ROWS)));
+  const made = chunksOf(siteId, records, changed ?? undefined);
   await database().transaction('rw', keywords, async () => {
     if ((await keywordStamp(siteId)) !== stamp)
       throw new StaleWrite('The keywords were changed in another tab.');

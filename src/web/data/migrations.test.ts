@@ -4,6 +4,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { database, openDatabase } from './database.ts';
 import first from './fixtures/database-1.json' with { type: 'json' };
 import second from './fixtures/database-2.json' with { type: 'json' };
+import third from './fixtures/database-3.json' with { type: 'json' };
 
 /** The schemas as earlier releases wrote them; they never change. */
 const FIRST = {
@@ -21,9 +22,12 @@ const SECOND = {
   pictures: '[siteId+name], siteId, [siteId+sha]',
 };
 
+const THIRD = { ...SECOND, ticks: '[siteId+postId], siteId' };
+
 describe.each([
   { version: 1, schema: FIRST, rows: first },
   { version: 2, schema: SECOND, rows: second },
+  { version: 3, schema: THIRD, rows: third },
 ])('a database of schema $version', ({ version, schema, rows }) => {
   it('is opened by today’s code with everything in it, and written on', async () => {
     const name = `migrated-${version}`;
@@ -35,7 +39,7 @@ describe.each([
     old.close();
 
     vi.resetModules();
-    const { openDatabase } = await import('./database.ts');
+    const { database, openDatabase } = await import('./database.ts');
     const { loadPost, savePost } = await import('./posts.ts');
     const { currentSite, pagesOf } = await import('./sites.ts');
     const { pictureBlob } = await import('./picture-store.ts');
@@ -45,7 +49,10 @@ describe.each([
     expect(loaded.row).toEqual(rows.posts[0]);
     expect(loaded.draft).toEqual(rows.bodies[0].draft);
     const site = await currentSite();
-    expect(site).toMatchObject({ name: 'Saltmarsh Wheelworks', house: { authors: [], checklist: [] } });
+    expect(site).toMatchObject({
+      name: 'Saltmarsh Wheelworks',
+      house: { authors: version < 3 ? [] : ['Ines Tarn'], checklist: version < 3 ? [] : [{ id: 'c1' }] },
+    });
     expect(site).not.toHaveProperty('pages');
     expect(await pagesOf('site-1')).toEqual(
       expect.arrayContaining([
@@ -55,6 +62,7 @@ describe.each([
     );
     if (version > 1)
       expect((await versionsOf('site-1', 'tides')).map((row) => row.name)).toEqual(['Before the tide']);
+    if (version > 2) expect(await database().ticks.toArray()).toEqual(third.ticks);
     expect(await (await pictureBlob('site-1', 'media/dyke.png'))?.text()).toBe('png');
     const document = { fields: loaded.row.fields, draft: loaded.draft };
     const now = '2026-11-02T09:00:00Z';

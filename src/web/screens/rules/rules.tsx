@@ -14,6 +14,7 @@ import { ChoiceField } from '../../ui/field.tsx';
 import { BackupSection } from './backup-section.tsx';
 import { BriefSection, ChecklistSection } from './house-sections.tsx';
 import { RemoveSite } from './remove-site.tsx';
+import { ResearchSection } from './research-section.tsx';
 import { Setting } from './setting.tsx';
 
 /** Brings the demo back, with a way back from that too. */
@@ -72,6 +73,7 @@ export function Rules() {
         </section>
         <BriefSection key={`${site.id} brief`} site={site} />
         <ChecklistSection key={`${site.id} checklist`} site={site} />
+        <ResearchSection site={site} />
         <section aria-label="Criteria" className="mb-8 border-t pt-5">
           <h2 className="mb-1 font-semibold">Criteria</h2>
           <p className="mb-3 max-w-2xl text-soft">
