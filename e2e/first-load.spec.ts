@@ -8,7 +8,7 @@ test('the scripts that come until Posts is visible stay within 250 kB gzipped', 
   page.on('response', (response) => {
     if (response.url().endsWith('.js')) scripts.set(response.url(), response.body());
   });
-  await page.goto('/');
+  await page.goto('/posts');
   await expect(
     page.getByRole('table', { name: 'Posts' }).getByRole('link', { name: /Waterproof panniers/ }),
   ).toBeVisible();

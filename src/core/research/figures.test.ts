@@ -84,10 +84,11 @@ describe('a table of keywords', () => {
       ['a phrase over two lines', 90, 12, 'US'],
       ['no volume', null, null, 'GB'],
     ]);
-    expect(bad.map(({ reason }) => reason)).toEqual([
-      '"lots" is no volume',
-      'no phrase stands in it',
-      '"140" is no difficulty from 0 to 100',
+    // The row before them takes up two lines.
+    expect(bad).toEqual([
+      { line: 6, reason: '"lots" is no volume' },
+      { line: 7, reason: 'no phrase stands in it' },
+      { line: 8, reason: '"140" is no difficulty from 0 to 100' },
     ]);
     expect(empty).toBe(1);
     expect(keywords[0].source).toEqual(source);
@@ -127,6 +128,16 @@ describe('a table of keywords', () => {
     expect(readPhraseList('20 litre panniers')).toEqual(['20 litre panniers']);
   });
 
+  it('comes in batches that are the whole, without quotes too', () => {
+    const text = `${Array.from({ length: 57 }, (_, at) => `phrase ${at},${at}`).join('\n')}\n`;
+    for (const size of [1, 7, 57, 58]) {
+      const rows = [...tableBatches(text, ',', size)]
+        .flatMap((batch) => batch.rows)
+        .filter((row) => row.length > 1);
+      expect(rows).toEqual(Array.from({ length: 57 }, (_, at) => [`phrase ${at}`, String(at)]));
+    }
+  });
+
   it('comes in batches that are the whole, quoted line breaks and all', () => {
     const text = Array.from({ length: 57 }, (_, at) => `"phrase\n${at}";${at}`).join('\r\n');
     for (const size of [1, 7, 56, 57, 58]) {
@@ -135,7 +146,9 @@ describe('a table of keywords', () => {
         Array.from({ length: 57 }, (_, at) => `phrase\n${at}`),
       );
       expect(batches.at(-1)?.read).toBe(1);
-      expect(batches.map(({ firstLine }) => firstLine)).toEqual(batches.map((_, at) => 1 + at * size));
+      expect(batches.flatMap(({ lines }) => lines)).toEqual(
+        Array.from({ length: 57 }, (_, at) => 1 + at * 2),
+      );
     }
   });
 

@@ -194,35 +194,51 @@ export function readKeywordTable(
   defaults: { region: string; source: FigureSource },
 ): KeywordReading {
   const rows = new KeywordRows(mapping, defaults);
-  let line = 0;
+  let line = 1;
   Papa.parse<string[]>(text, {
     delimiter,
     skipEmptyLines: false,
     step: ({ data }) => {
-      line += 1;
       if (line > 1 || !header) rows.take(data, line);
+      line += linesOf(data);
     },
   });
   return { keywords: rows.keywords, bad: rows.bad, empty: rows.empty };
 }
 
+/** Lines of the file that a row takes up: cells may hold line breaks. */
+function linesOf(row: readonly string[]): number {
+  let lines = 1;
+  for (const cell of row)
+    if (cell.includes('\n') || cell.includes('\r')) lines += cell.match(/\r\n?|\n/g)?.length ?? 0;
+  return lines;
+}
+
 /**
- * The rows of a table in batches, so that a caller can show how far it is and stop between them. `read` is how much of
- * the text lies behind, 0-1; lines count from 1.
+ * The rows of a table in batches, so that a caller can show how far it is and stop between them. `lines` holds the line
+ * of the file at which each row begins, from 1; `read` is how much of the text lies behind, 0-1.
  */
 export function* tableBatches(
   text: string,
   delimiter: string,
   size = 10_000,
-): Generator<{ rows: string[][]; firstLine: number; read: number }> {
+): Generator<{ rows: string[][]; lines: number[]; read: number }> {
   let at = 0;
   let line = 1;
   while (at < text.length) {
-    const { data, meta } = Papa.parse<string[]>(text.slice(at), { delimiter, preview: size });
-    const full = data.length === size;
-    at = full ? at + meta.cursor : text.length;
-    yield { rows: data, firstLine: line, read: at / text.length };
-    line += data.length;
+    // Its quick way through text without quotes counts one row too many at the end of a batch.
+    const { data, meta } = Papa.parse<string[]>(text.slice(at), {
+      delimiter,
+      preview: size,
+      fastMode: false,
+    });
+    at = data.length === size ? at + meta.cursor : text.length;
+    const lines = data.map((row) => {
+      const begins = line;
+      line += linesOf(row);
+      return begins;
+    });
+    yield { rows: data, lines, read: at / text.length };
   }
 }
 

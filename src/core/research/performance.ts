@@ -1,6 +1,5 @@
-import Papa from 'papaparse';
 import type { BadRow, ColumnMapping, TablePreview } from './keyword-csv.ts';
-import { previewTable } from './keyword-csv.ts';
+import { previewTable, tableBatches } from './keyword-csv.ts';
 import { readFigure } from './read-figure.ts';
 
 /** How a page of the site did for a query over the time of an export. */
@@ -116,13 +115,9 @@ export function readPerformance(
   { mapping, header, delimiter }: Pick<TablePreview, 'mapping' | 'header' | 'delimiter'>,
 ): PerformanceReading {
   const rows = new PerformanceRows(mapping as Partial<Record<PerformanceColumn, number>>);
-  let line = 0;
-  Papa.parse<string[]>(text, {
-    delimiter,
-    step: ({ data }) => {
-      line += 1;
-      if (line > 1 || !header) rows.take(data, line);
-    },
-  });
+  for (const batch of tableBatches(text, delimiter))
+    batch.rows.forEach((cells, at) => {
+      if (batch.lines[at] > 1 || !header) rows.take(cells, batch.lines[at]);
+    });
   return { rows: rows.rows, bad: rows.bad };
 }

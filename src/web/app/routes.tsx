@@ -12,7 +12,7 @@ export const routes: RouteObject[] = [
     errorElement: <PageProblem />,
     HydrateFallback: Waiting,
     children: [
-      { index: true, element: <Navigate to="/posts" replace /> },
+      { index: true, element: <Navigate to="/today" replace /> },
       {
         path: 'posts',
         lazy: async () => ({ Component: (await import('../screens/posts/posts.tsx')).Posts }),

@@ -232,8 +232,7 @@ export const research = {
     try {
       for (const batch of tableBatches(text, reading.delimiter, BATCH)) {
         batch.rows.forEach((row, at) => {
-          const line = batch.firstLine + at;
-          if (line > 1 || !reading.headed) rows.take(row, line);
+          if (batch.lines[at] > 1 || !reading.headed) rows.take(row, batch.lines[at]);
         });
         tell(batch.read * 0.8);
         await breath();
@@ -278,8 +277,7 @@ export const research = {
     const rows = new PerformanceRows(reading.mapping as Partial<Record<PerformanceColumn, number>>);
     for (const batch of tableBatches(text, reading.delimiter, BATCH)) {
       batch.rows.forEach((row, at) => {
-        const line = batch.firstLine + at;
-        if (line > 1 || !reading.headed) rows.take(row, line);
+        if (batch.lines[at] > 1 || !reading.headed) rows.take(row, batch.lines[at]);
       });
       tell(batch.read * 0.9);
       await breath();

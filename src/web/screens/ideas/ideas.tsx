@@ -353,8 +353,9 @@ function Makers({ site, posts, onMade }: { site: SiteRow; posts: readonly PostRo
         )}
         {from === 'headings' && (
           <label>
-            <span className="mb-1 block text-[13px] text-soft">Post</span>
+            <span className="mb-1 block text-[13px] text-soft">Whose headings</span>
             <select
+              aria-label="Whose headings"
               value={postId}
               onChange={(event) => setPostId(event.target.value)}
               className="max-w-md rounded-md border px-2 py-1.5"

@@ -99,7 +99,10 @@ export function ClustersTab({
                     {cluster.name}
                   </button>
                   {open?.at === at && (
-                    <ul className="mt-1 mb-1 text-soft" aria-label={`Phrases of ${cluster.name}`}>
+                    <ul
+                      className="mt-1 mb-1 columns-3 gap-6 text-soft max-[1100px]:columns-2"
+                      aria-label={`Phrases of ${cluster.name}`}
+                    >
                       {open.lines.map(({ row, keyword }) => (
                         <li key={row}>
                           {keyword.phrase}{' '}

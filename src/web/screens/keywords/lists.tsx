@@ -480,7 +480,7 @@ function Matrix({ holders }: { holders: readonly Holder[] }) {
                   <td
                     key={column.id}
                     title={`${row.name} and ${column.name}${samePrimary ? ': one primary keyword' : ''}`}
-                    className={`h-8 w-9 border text-center tabular-nums ${degree === 'clash' ? 'bg-ochre/20 font-semibold text-ochre' : degree === 'mentioned' ? 'text-ochre' : 'text-soft'}`}
+                    className={`h-8 w-9 border text-center tabular-nums ${degree === 'clash' ? 'border-2 border-ochre font-semibold text-ochre' : degree === 'mentioned' ? 'text-ochre' : 'text-soft'}`}
                   >
                     {share > 0 ? Math.round(share * 100) : ''}
                     {samePrimary && share === 0 ? '1' : ''}

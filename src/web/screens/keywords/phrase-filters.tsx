@@ -36,7 +36,7 @@ function NumberFilter({
           const digits = event.target.value.replace(/\D/g, '').slice(0, 9);
           onChange(digits === '' ? null : Number(digits));
         }}
-        className={`${BOX} w-[92px]`}
+        className={`${BOX} w-[102px]`}
       />
     </label>
   );

@@ -1,0 +1,384 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Locator, type Page, test } from '@playwright/test';
+import { downloaded } from './steps/writer.ts';
+
+const phrases = (page: Page): Locator => page.getByRole('table', { name: 'Phrases' });
+const rowOf = (page: Page, phrase: string): Locator =>
+  phrases(page)
+    .getByRole('row')
+    .filter({ has: page.getByRole('button', { name: phrase, exact: true }) });
+const selection = (page: Page): Locator => page.getByRole('group', { name: 'Selection' });
+
+async function search(page: Page, seed: string): Promise<void> {
+  await page.goto('/keywords');
+  await page.getByRole('textbox', { name: 'Seed' }).fill(seed);
+  await page.getByRole('button', { name: 'Search', exact: true }).click();
+}
+
+const csvFile = (name: string, text: string) => ({
+  name,
+  mimeType: 'text/csv',
+  buffer: Buffer.from(text, 'utf8'),
+});
+
+async function bring(page: Page, name: string, text: string): Promise<void> {
+  await page.goto('/keywords?show=figures');
+  await page.getByLabel('File with figures').setInputFiles(csvFile(name, text));
+  await expect(page.getByRole('table', { name: 'Preview' })).toBeVisible();
+}
+
+test('from a seed to a list to a post', async ({ page }) => {
+  await search(page, 'waterproof panniers');
+  const overview = page.getByRole('region', { name: 'Overview of waterproof panniers' });
+  await expect(overview).toContainText('6,600');
+  await expect(overview).toContainText('searches a month');
+  await rowOf(page, 'roll top panniers').getByRole('button', { name: 'roll top panniers' }).click();
+  const figures = page.getByRole('complementary', { name: 'Figures' });
+  await figures.getByText('The ten first pages and what each adds').click();
+  // The shares add up to the difficulty that is shown.
+  const shares = figures.getByRole('list', { name: 'Shares of the difficulty' }).getByRole('listitem');
+  await expect(shares.first()).toContainText('standing');
+  const points = (await shares.allInnerTexts()).map((text) => Number(/([\d.]+)\s*$/.exec(text)?.[1]));
+  const shown = Number(
+    /Difficulty (\d+)/.exec(await figures.getByRole('heading', { name: /Difficulty/ }).innerText())?.[1],
+  );
+  expect(Math.abs(points.reduce((sum, value) => sum + value, 0) - shown)).toBeLessThan(1.1);
+
+  await page.getByRole('checkbox', { name: 'Select roll top panniers', exact: true }).click();
+  await page.getByRole('checkbox', { name: 'Select cheap waterproof panniers' }).click();
+  await page.getByRole('checkbox', { name: 'Select repair waterproof panniers' }).click();
+  await selection(page).getByRole('button', { name: 'Add to list' }).click();
+  await page.getByRole('textbox', { name: 'Name of a new list' }).fill('Bags for rain');
+  await page.getByRole('button', { name: 'Make' }).click();
+  await expect(page.getByText('3 phrases added to "Bags for rain"')).toBeVisible();
+
+  await page.getByRole('navigation', { name: 'Keywords' }).getByRole('link', { name: 'Lists' }).click();
+  await page
+    .getByRole('navigation', { name: 'Lists' })
+    .getByRole('button', { name: /^Bags for rain/ })
+    .click();
+  await page.getByRole('radio', { name: 'roll top panniers is the primary keyword' }).check();
+  // Two lists of the demo hold a phrase of it.
+  await expect(page.getByRole('region', { name: 'Overlap' })).toContainText('Panniers, the big one');
+  await expect(page.getByRole('region', { name: 'Overlap' })).toContainText('worth a look');
+  await page.getByRole('button', { name: 'Start a post from this list' }).click();
+  await expect(page.getByLabel('Primary keyword', { exact: true })).toHaveValue('roll top panniers');
+  await expect(page.getByText('cheap waterproof panniers')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Overlap with others' })).toContainText(
+    'Panniers, the big one',
+  );
+});
+
+test('several are selected by keys, and by drawing around them in the chart', async ({ page }) => {
+  await search(page, 'bike camping');
+  const table = page.getByRole('group', { name: /^Phrases, arrow keys/ });
+  await expect(phrases(page).getByRole('row').nth(3)).toBeVisible();
+  await table.focus();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.press('Shift+ArrowDown');
+  await expect(page.getByText('3 selected')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('3 selected')).toBeHidden();
+  await page.getByRole('button', { name: 'Chart' }).click();
+  const chart = page.getByRole('img', { name: /phrases by difficulty/ });
+  const box = (await chart.boundingBox())!;
+  const all = Number(/^(\d+)/.exec((await chart.getAttribute('aria-label')) ?? '')?.[1]);
+  // Around everything, then around nothing.
+  for (const [size, wanted] of [
+    [1, all],
+    [0.02, 0],
+  ]) {
+    await page.mouse.move(box.x + 2, box.y + 2);
+    await page.mouse.down();
+    for (const [x, y] of [
+      [size, 0],
+      [size, size],
+      [0, size],
+    ])
+      await page.mouse.move(box.x + 2 + x * (box.width - 4), box.y + 2 + y * (box.height - 4));
+    await page.mouse.up();
+    if (wanted > 0) await expect(page.getByText(`${wanted} selected`)).toBeVisible();
+    else await expect(page.getByText(/\d selected/)).toBeHidden();
+  }
+});
+
+test('filters, columns and views; an intent is overruled; clusters, questions and pages of a seed', async ({
+  page,
+}) => {
+  await search(page, 'touring tyre pressure');
+  await expect(rowOf(page, 'tyre pressure with panniers')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Contains', exact: true }).fill('front');
+  await expect(phrases(page).getByRole('row')).toHaveCount(3);
+  await page.getByRole('button', { name: 'Columns' }).click();
+  await page.getByRole('checkbox', { name: 'Why it is here' }).check();
+  await page.keyboard.press('Escape');
+  await expect(phrases(page)).toContainText('shares 2 of 3 word stems');
+  await page.getByRole('button', { name: 'Views' }).click();
+  await page.getByRole('textbox', { name: 'Name of the view' }).fill('Front and rear');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.keyboard.press('Escape');
+  await page.reload();
+  await expect(rowOf(page, 'tyre pressure with panniers')).toBeVisible();
+  await page.getByRole('button', { name: 'Views' }).click();
+  await page.getByRole('button', { name: 'Front and rear', exact: true }).click();
+  await page.keyboard.press('Escape');
+  await expect(phrases(page).getByRole('row')).toHaveCount(3);
+  await page.getByRole('textbox', { name: 'Contains', exact: true }).fill('');
+
+  await rowOf(page, 'touring bike tyre pressure').getByRole('button').click();
+  await page.getByLabel('Intent').last().selectOption({ label: 'Commercial, by you' });
+  await expect(rowOf(page, 'touring bike tyre pressure')).toContainText('Commercial set');
+
+  await page.getByRole('tab', { name: /Questions/ }).click();
+  await expect(page.getByRole('list', { name: 'Questions' })).toContainText(
+    'Does luggage change tyre pressure?',
+  );
+  await page.getByRole('tab', { name: 'Clusters' }).click();
+  await page.getByRole('table', { name: 'Clusters' }).getByRole('button').first().click();
+  await expect(page.getByRole('list', { name: /^Phrases of / }).first()).toContainText('tyre pressure');
+  await page.getByRole('tab', { name: 'Pages found' }).click();
+  await page.getByRole('button', { name: /Tyre pressure guide for touring/ }).click();
+  await expect(page.getByRole('list', { name: /^Phrases of Tyre pressure guide/ })).toContainText(
+    '1. touring tyre pressure',
+  );
+});
+
+test('the address of a post stands for its target; what is not known is said honestly', async ({ page }) => {
+  await search(page, 'https://saltmarsh.example/journal/touring-tyre-pressure');
+  await expect(page.getByText(/The target of "Touring tyre pressure/)).toBeVisible();
+  await expect(rowOf(page, 'touring tyre pressure')).toBeVisible();
+  await search(page, 'sourdough starter');
+  await expect(
+    page.getByRole('heading', { name: 'Nothing is known here about "sourdough starter"' }),
+  ).toBeVisible();
+  await page.route('**/market/**', (route) => route.abort());
+  await search(page, 'panniers');
+  await expect(page.getByText('The source of figures cannot be reached')).toBeVisible();
+  // What is known from before is shown all the same.
+  await expect(rowOf(page, 'waterproof panniers')).toBeVisible();
+});
+
+test('a messy table is read: semicolons, a mark in front, quoted line breaks, 1.2K, bad rows', async ({
+  page,
+}) => {
+  const text = [
+    '\uFEFFPhrase;Monthly;KD;Remark',
+    '"lighthouse stew";"1.2K";"35";"two\nlines"',
+    '"stew; with leeks";"1,200";;',
+    'bad volume;lots;10;',
+    ';90;10;',
+    'Lighthouse  Stew;900;;older?',
+    'hard one;50;140;',
+  ].join('\r\n');
+  await bring(page, 'soups.csv', text);
+  // "Monthly" tells nothing: the column is named by hand.
+  await page.getByLabel('What column 2 holds').selectOption({ label: 'Volume' });
+  await page.getByRole('button', { name: 'Read the table' }).click();
+  const account = page.getByRole('region', { name: 'What was read' });
+  await expect(account).toContainText('3 rows taken, 3 rows left out');
+  await expect(account).toContainText('Line 5: "lots" is no volume.');
+  await expect(account).toContainText('Line 6: no phrase stands in it.');
+  await expect(account).toContainText('Line 8: "140" is no difficulty from 0 to 100.');
+  await page.getByRole('button', { name: 'Back to the phrases' }).click();
+  await page.getByRole('textbox', { name: 'Contains', exact: true }).fill('stew');
+  await expect(phrases(page).getByRole('row')).toHaveCount(3);
+  await expect(rowOf(page, 'lighthouse stew')).toContainText('900');
+  await expect(rowOf(page, 'lighthouse stew')).toContainText('35 given');
+  await expect(rowOf(page, 'stew; with leeks')).toContainText('1,200');
+  // Out again, and the same when it is read once more.
+  await page.getByRole('checkbox', { name: 'Select all shown' }).check();
+  const { text: csv } = await downloaded(page, () =>
+    page.getByRole('button', { name: 'Save as CSV' }).click(),
+  );
+  expect(csv.split('\n').slice(1).sort()).toEqual(
+    [
+      'lighthouse stew,GB,900,35,,,,,,,,,,,,,,soups.csv,',
+      'stew; with leeks,GB,1200,,,,,,,,,,,,,,,soups.csv,',
+    ].map((line) => `${line}${new Date().toISOString().slice(0, 10)}`),
+  );
+  await bring(page, 'again.csv', csv);
+  await page.getByRole('button', { name: 'Read the table' }).click();
+  await expect(page.getByText('0 phrases added, 2 phrases brought up to date.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+});
+
+test('a file that is no table, and a list that is pasted', async ({ page }) => {
+  await page.goto('/keywords?show=figures');
+  await page
+    .getByLabel('File with figures')
+    .setInputFiles({ name: 'x.csv', mimeType: 'text/csv', buffer: Buffer.from('%PDF-1.7 x') });
+  await expect(page.getByRole('alert')).toContainText('x.csv');
+  await page.getByLabel('File with figures').setInputFiles(csvFile('none.csv', ' \n '));
+  await expect(page.getByRole('alert')).toContainText('none.csv is empty');
+  await page.getByLabel('A list of phrases').fill('leek soup\n1. Oyster soup\nleek  soup');
+  await page.getByRole('button', { name: 'Add phrases' }).click();
+  await page.getByRole('textbox', { name: 'Contains', exact: true }).fill('soup');
+  await expect(phrases(page).getByRole('row')).toHaveCount(3);
+});
+
+test('near wins come from an export of the own site', async ({ page }) => {
+  const text = [
+    'Top queries\tURL\tClicks\tImpressions\tAverage position',
+    'waterproof panniers\thttps://saltmarsh.example/journal/waterproof-panniers\t10\t4,000\t8.4',
+    'oyster soup by bike\thttps://saltmarsh.example/journal/estuary-cycling-route\t1\t900\t12',
+    'too good\thttps://saltmarsh.example/\t90\t900\t1.2',
+    'broken\thttps://saltmarsh.example/\t90\tmany\t7',
+  ].join('\n');
+  await bring(page, 'export.tsv', text);
+  await expect(page.getByText('a search performance export')).toBeVisible();
+  await page.getByRole('button', { name: 'Read the table' }).click();
+  await expect(page.getByText('3 query rows read.')).toBeVisible();
+  await page.getByRole('navigation', { name: 'Keywords' }).getByRole('link', { name: 'Near wins' }).click();
+  const table = page.getByRole('table', { name: 'Near wins' });
+  await expect(table.getByRole('row')).toHaveCount(3);
+  const first = table.getByRole('row').nth(1);
+  await expect(first).toContainText('its primary keyword');
+  // 4,000 x 10 % at rank 3, less 10.
+  await expect(first).toContainText('+390');
+  await expect(first.getByRole('link', { name: 'Improve this post' })).toHaveAttribute(
+    'href',
+    '/posts/demo-waterproof-panniers/write',
+  );
+  await page.getByRole('button', { name: 'By page' }).click();
+  await expect(page.getByRole('region', { name: /^Estuary cycling route/ })).toContainText(
+    'oyster soup by bike',
+  );
+  await page.getByRole('button', { name: 'As one table' }).click();
+  await table.getByRole('row').nth(2).getByRole('button', { name: 'Write a new one' }).click();
+  await expect(page.getByLabel('Primary keyword', { exact: true })).toHaveValue('oyster soup by bike');
+});
+
+test('lists that would compete are told: by list, in the matrix, on Target', async ({ page }) => {
+  await page.goto('/keywords/lists?list=demo-list-2');
+  const overlap = page.getByRole('region', { name: 'Overlap' });
+  await expect(overlap).toContainText('17 %, worth a look');
+  await page
+    .getByLabel('Add phrases')
+    .fill('roll top panniers, do pannier rain covers work, are panniers waterproof');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(overlap).toContainText('67 %, a clash');
+  await page.getByRole('button', { name: 'Take roll top panniers off the list' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('radio', { name: 'roll top panniers is the primary keyword' })).toBeVisible();
+  await page.getByRole('button', { name: 'All overlaps' }).click();
+  await expect(page.getByRole('table', { name: 'Overlap of lists and posts' })).toContainText('67');
+  await page.goto('/posts/demo-winter-bike-storage/target');
+  await page.getByLabel('From a list').selectOption({ label: 'Cold nights, 5 phrases' });
+  await page.getByRole('button', { name: 'Take its phrases' }).click();
+  await expect(page.getByText('bike camping gear')).toBeVisible();
+  await expect(page.getByLabel('Primary keyword', { exact: true })).toHaveValue('winter bike storage');
+});
+
+test('ideas beside the posts that are there: kept, ranked, and turned into a post', async ({ page }) => {
+  await page.goto('/ideas');
+  await page.getByRole('button', { name: 'Beside your posts' }).click();
+  await page.getByRole('button', { name: 'Give me five' }).click();
+  const ideas = page.getByRole('list', { name: 'New ideas' }).getByRole('listitem');
+  await expect(ideas).toHaveCount(5);
+  const titles = () =>
+    page
+      .getByRole('textbox', { name: 'Working title' })
+      .evaluateAll((fields) => fields.map((field) => (field as HTMLInputElement).value));
+  const first = await titles();
+  await expect(ideas.first()).toContainText('beside a post of');
+  await ideas.first().getByRole('button', { name: 'Drop' }).click();
+  await expect(ideas).toHaveCount(4);
+  await page.getByRole('button', { name: 'Give me five' }).click();
+  await expect(ideas).toHaveCount(9);
+  expect(await titles()).not.toContain(first[0]);
+  expect(new Set(await titles()).size).toBe(9);
+  await ideas.first().getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('tab', { name: /Kept/ }).click();
+  const kept = page.getByRole('list', { name: 'Kept ideas' }).getByRole('listitem');
+  await expect(kept).toHaveCount(4);
+  const handle = await page.getByRole('button', { name: `Drag ${first[1]}` }).boundingBox();
+  const top = await kept.first().boundingBox();
+  await page.mouse.move(handle!.x + 6, handle!.y + 6);
+  await page.mouse.down();
+  await page.mouse.move(handle!.x + 6, top!.y + 4, { steps: 12 });
+  await page.mouse.up();
+  await expect.poll(async () => (await titles())[0]).toBe(first[1]);
+  await kept.first().getByRole('button', { name: 'Begin the post' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: first[1] })).toBeVisible();
+  await expect(page.getByLabel('Primary keyword', { exact: true })).not.toHaveValue('');
+  await page.goto('/ideas');
+  await page.getByRole('tab', { name: /Begun/ }).click();
+  await expect(page.getByRole('link', { name: 'Open its post' })).toBeVisible();
+});
+
+test('ideas from phrases, from the offer, from the headings of a post and by hand', async ({ page }) => {
+  await page.goto('/ideas');
+  const ideas = page.getByRole('list', { name: 'New ideas' }).getByRole('listitem');
+  await page.getByRole('button', { name: 'Give me five' }).click();
+  await expect(ideas).toHaveCount(5);
+  await expect(page.getByLabel(/^Line of description/).first()).toHaveValue(/no post here covers/);
+  await page.getByRole('button', { name: 'From your offer' }).click();
+  await page.getByLabel('What you offer').fill('We hold bike maintenance courses and classes in winter.');
+  await page.getByRole('button', { name: 'Give me five' }).click();
+  await expect(page.getByLabel(/^Line of description/).last()).toHaveValue(/Your offer says "bike"/);
+  await page.getByRole('button', { name: 'From a post', exact: true }).click();
+  await page
+    .getByLabel('Whose headings')
+    .selectOption({ label: 'Bike tour packing list: what a first trip really needs' });
+  await page.getByRole('button', { name: 'Give me five' }).click();
+  await expect(ideas.last()).toContainText('from a heading of Bike tour packing list');
+  await page.getByRole('button', { name: 'By hand' }).click();
+  await page.getByLabel('Working title').first().fill('A map of benches');
+  await page.getByRole('button', { name: 'Add the idea' }).click();
+  await expect(ideas.last().getByLabel('Working title')).toHaveValue('A map of benches');
+});
+
+test('today shows what is in hand, kept, near and in season', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Posts in progress' })).toContainText(
+    'Packing for a tour with children',
+  );
+  await expect(page.getByRole('region', { name: 'Ideas kept, not begun' })).toContainText('Mend a worn seam');
+  await expect(page.getByRole('region', { name: 'Near wins' })).toContainText('waterproof panniers');
+  await expect(page.getByRole('region', { name: /season/i })).toContainText('searches a month');
+});
+
+for (const theme of ['light', 'dark'] as const)
+  test(`the rooms of research have no accessibility fault that can be found (${theme})`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
+    const faults: string[] = [];
+    const look = async (screen: string) => {
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      for (const { id, nodes } of violations)
+        faults.push(`${screen}: ${id} ${nodes.slice(0, 3).map((node) => node.target.join(' '))}`);
+    };
+    await search(page, 'waterproof panniers');
+    await rowOf(page, 'roll top panniers').getByRole('button').click();
+    await page.getByText('The ten first pages and what each adds').click();
+    await page.getByRole('checkbox', { name: 'Select roll top panniers', exact: true }).click();
+    await look('Keywords');
+    await page.getByRole('button', { name: 'Chart' }).click();
+    await page.getByRole('tab', { name: 'Clusters' }).click();
+    await expect(page.getByRole('table', { name: 'Clusters' })).toBeVisible();
+    await look('Clusters and chart');
+    await page.getByRole('tab', { name: 'Pages found' }).click();
+    await expect(page.getByRole('list', { name: 'Pages found' })).toBeVisible();
+    await look('Pages found');
+    await page.getByRole('tab', { name: /Questions/ }).click();
+    await look('Questions');
+    await bring(page, 'a.csv', 'keyword;volume\nbell;10');
+    await look('Mapping');
+    await page.goto('/keywords/lists');
+    await expect(page.getByRole('table', { name: 'Phrases of the list' })).toBeVisible();
+    await look('Lists');
+    await page.goto('/keywords/lists?show=overlap');
+    await expect(page.getByRole('table', { name: /Overlap/ })).toBeVisible();
+    await look('Overlaps');
+    await page.goto('/keywords/near-wins');
+    await expect(page.getByRole('table', { name: 'Near wins' })).toBeVisible();
+    await look('Near wins');
+    await page.goto('/ideas');
+    await expect(page.getByRole('list', { name: /ideas/ })).toBeVisible();
+    await look('Ideas');
+    await page.goto('/today');
+    await expect(page.getByRole('region', { name: 'Near wins' })).toContainText('clicks');
+    await look('Today');
+    expect(faults).toEqual([]);
+  });
