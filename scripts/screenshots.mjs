@@ -68,7 +68,73 @@ async function withFiles(page) {
   await page.getByRole('button', { name: 'Import more' }).waitFor();
 }
 
+/** A seed with one of its phrases opened. */
+async function aroundASeed(page) {
+  const phrases = page.getByRole('table', { name: 'Phrases' });
+  await phrases.getByRole('button', { name: 'roll top panniers', exact: true }).click();
+  await page.getByRole('region', { name: 'Figures of roll top panniers' }).waitFor();
+}
+
+/** Phrases chosen by drawing around them. */
+async function aroundPoints(page) {
+  await page.getByRole('button', { name: 'Chart' }).click();
+  const chart = page.getByRole('img', { name: /phrases by difficulty/ });
+  await chart.waitFor();
+  const box = await chart.boundingBox();
+  await page.mouse.move(box.x + 60, box.y + 40);
+  await page.mouse.down();
+  for (const [x, y] of [
+    [150, 40],
+    [150, 140],
+    [60, 140],
+  ])
+    await page.mouse.move(box.x + x, box.y + y);
+  await page.mouse.up();
+  await page.getByText(/\d selected/).waitFor();
+}
+
+/** Five ideas beside the posts that are there. */
+async function withIdeas(page) {
+  await page.getByRole('button', { name: 'Beside your posts' }).click();
+  await page.getByRole('button', { name: 'Give me five' }).click();
+  await page.getByRole('list', { name: 'New ideas' }).waitFor();
+}
+
 const VIEWS = [
+  {
+    file: 'today',
+    path: '/today',
+    bare: true,
+    before: async (page) => {
+      await page.getByRole('region', { name: 'Near wins' }).getByText('clicks').first().waitFor();
+      await page
+        .getByRole('region', { name: /season/i })
+        .getByText('searches')
+        .first()
+        .waitFor();
+    },
+  },
+  { file: 'keywords', path: '/keywords?seed=waterproof+panniers', bare: true, before: aroundASeed },
+  {
+    file: 'keywords-chart-dark',
+    path: '/keywords?seed=bike+camping',
+    bare: true,
+    dark: true,
+    before: aroundPoints,
+  },
+  {
+    file: 'list',
+    path: '/keywords/lists?list=demo-list-2',
+    bare: true,
+    before: (page) => page.getByRole('region', { name: 'Overlap' }).getByText('worth a look').waitFor(),
+  },
+  {
+    file: 'near-wins',
+    path: '/keywords/near-wins',
+    bare: true,
+    before: (page) => page.getByRole('table', { name: 'Near wins' }).waitFor(),
+  },
+  { file: 'ideas', path: '/ideas', bare: true, before: withIdeas },
   { file: 'posts', path: '/posts' },
   { file: 'write', path: `/posts/${POST}/write` },
   {

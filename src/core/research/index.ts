@@ -50,23 +50,21 @@ export {
 } from './keyword-csv.ts';
 export {
   anyKeyword,
-  KEYWORD_SORTS,
   type KeywordFigures,
   type KeywordSort,
   type KeywordWish,
   keywordView,
 } from './keyword-view.ts';
-export { KeywordBook, keywordKey } from './merge-keywords.ts';
+export { KeywordBook } from './merge-keywords.ts';
 export { clickShare, type NearWin, nearWins, type OwnPage, type Targeting } from './near-wins.ts';
 export {
-  defaultOpportunityWeights,
   type Opportunity,
   type OpportunityWeights,
   opportunityOf,
   type SiteStems,
   siteStems,
 } from './opportunity.ts';
-export { CLASH_FROM, type Holder, MENTIONED_FROM, type Overlap, overlapOf, overlapsOf } from './overlap.ts';
+export { type Holder, type Overlap, overlapOf, overlapsOf } from './overlap.ts';
 export { isConsistent, type PackedKeywords, packKeywords, unpackKeywords } from './pack-keywords.ts';
 export {
   looksLikePerformance,
@@ -77,7 +75,7 @@ export {
   previewPerformance,
   readPerformance,
 } from './performance.ts';
-export { isQuestion, phraseStems, researchStem } from './phrase-stems.ts';
+export { phraseStems, researchStem } from './phrase-stems.ts';
 export { type Related, type Relation, relatedPhrases } from './related.ts';
 export { defaultResearchRules, type ResearchRules } from './research-rules.ts';
 export { MONTH_NAMES, type Season, seasonAhead, seasonOf, weeksUntil } from './season.ts';

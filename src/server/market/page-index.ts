@@ -1,7 +1,7 @@
 import MiniSearch from 'minisearch';
 import { plainWords } from '../../core/language/index.ts';
 import { phraseStems, researchStem } from '../../core/research/index.ts';
-import type { WorldPage } from './world-data.ts';
+import type { WorldPage } from './world-page.ts';
 
 /** Sections of pages are what is indexed: a query is answered where all of its words stand together. */
 interface Section {

@@ -6,7 +6,6 @@ import { PhraseMatcher, Vocabulary } from '../../core/language/index.ts';
 import {
   type FoundPage,
   type Keyword,
-  type ListedPage,
   type PackedKeywords,
   type PageText,
   packKeywords,
@@ -16,16 +15,7 @@ import {
 import { type Article, type Publisher, pageHtml } from './page-html.ts';
 import { PageIndex } from './page-index.ts';
 import { monthlyVolumes } from './seasons.ts';
-
-/** A page of the simulated world. */
-export interface WorldPage extends ListedPage {
-  description: string;
-  /** The region in which its publisher is read most. */
-  home: string;
-  text: PageText;
-  sections: { heading: string; text: string }[];
-  html: string;
-}
+import { listedPage, type WorldPage } from './world-page.ts';
 
 /** Searches a month for a question by region; forums count none. */
 export interface WorldQuestion {
@@ -150,15 +140,6 @@ function measure(pages: readonly WorldPage[], phrases: readonly string[]): Map<s
     ]),
   );
 }
-
-/** A page without its content. */
-export const listedPage = ({ address, title, publisher, kind, standing }: WorldPage): ListedPage => ({
-  address,
-  title,
-  publisher,
-  kind,
-  standing,
-});
 
 /** Reads the world's files and works out everything that follows from them. A file that cannot be read stops it. */
 export function buildWorld(folder: string): WorldData {

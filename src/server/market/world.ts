@@ -6,7 +6,8 @@ import {
   unpackKeywords,
 } from '../../core/research/index.ts';
 import { PageIndex } from './page-index.ts';
-import { listedPage, type WorldData } from './world-data.ts';
+import type { WorldData } from './world-data.ts';
+import { listedPage } from './world-page.ts';
 
 /** The simulated world as it answers: phrases, questions, and pages for a query. */
 export class World {
