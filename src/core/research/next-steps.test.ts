@@ -91,6 +91,19 @@ describe('overlap', () => {
       samePrimary: true,
     });
   });
+  it('is the same from either side, though several phrases of one answer one of the other', () => {
+    const many = holder(
+      'many',
+      'waterproof panniers',
+      'are panniers waterproof',
+      'panniers, waterproof',
+      'bell',
+      'horn',
+    );
+    const one = holder('one', 'packing list', 'waterproof panniers', 'rain jacket', 'repair kit');
+    expect(overlapOf(many, one).share).toBe(0.25);
+    expect(overlapOf(one, many).share).toBe(0.25);
+  });
   it('tells which phrases are shared, and how', () => {
     const other = holder('other', 'bell', 'Phrase number1 alone', 'phrases number2 alone');
     expect(overlapOf(own, other).shared).toEqual([

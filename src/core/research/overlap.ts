@@ -57,7 +57,9 @@ export function overlapOf(own: Holder, other: Holder): Overlap {
     return alike === undefined ? [] : [{ phrase, other: alike, how: 'stems' }];
   });
   const smaller = Math.min(mine.length, theirs.length);
-  const share = smaller === 0 ? 0 : Math.min(1, shared.length / Math.max(FEWEST, smaller));
+  // Two phrases of one that answer one of the other are one in common, from either side.
+  const common = Math.min(shared.length, new Set(shared.map((each) => each.other)).size);
+  const share = smaller === 0 ? 0 : common / Math.max(FEWEST, smaller);
   const samePrimary =
     own.primary !== '' && other.primary !== '' && stemKey(own.primary) === stemKey(other.primary);
   const degree: OverlapDegree =

@@ -192,13 +192,14 @@ function IdeaLine({
           }
           className="w-full rounded border border-transparent bg-transparent font-serif text-[17px] font-semibold hover:border-line"
         />
-        <input
+        <textarea
+          rows={1}
           aria-label={`Line of description of ${idea.title}`}
           value={line}
           onChange={(event) => setLine(event.target.value)}
           onBlur={() => line !== idea.line && void putIdeas([{ ...idea, line }])}
           placeholder="What it is about, in a line"
-          className="w-full rounded border border-transparent bg-transparent text-soft hover:border-line"
+          className="field-sizing-content w-full resize-none rounded border border-transparent bg-transparent text-soft hover:border-line"
         />
         <p className="mt-0.5 text-[13px] text-soft">
           {idea.keyword && (

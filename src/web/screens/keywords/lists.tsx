@@ -303,7 +303,6 @@ function ListInHand({
                 <th className="w-16 text-right font-normal">Volume</th>
                 <th className="w-20 text-right font-normal">Difficulty</th>
                 <th className="w-30 pl-4 font-normal">Intent</th>
-                <th className="w-36 pl-2 font-normal">Held too by</th>
                 <th className="w-8">
                   <span className="sr-only">Remove</span>
                 </th>
@@ -324,7 +323,12 @@ function ListInHand({
                         className="accent-marram"
                       />
                     </td>
-                    <td className={phrase === list.primary ? 'font-semibold' : ''}>{phrase}</td>
+                    <td className="py-1.5 pr-3">
+                      <span className={phrase === list.primary ? 'font-semibold' : ''}>{phrase}</span>
+                      {held.has(phrase) && (
+                        <span className="block text-ochre">held too by {held.get(phrase)?.join(', ')}</span>
+                      )}
+                    </td>
                     <td className="text-right tabular-nums">{countInWords(line?.keyword.volume ?? null)}</td>
                     <td className="text-right tabular-nums">{figureInWords(line?.difficulty ?? null)}</td>
                     <td className="pl-4">{line ? INTENT_NAMES[line.intent] : '–'}</td>
