@@ -280,7 +280,6 @@ export function writeKeywordTable(keywords: readonly Keyword[]): string {
         source.date,
       ]),
     },
-    // A cell that begins with = or @ would be a formula in a spreadsheet; quoting it keeps the phrase as it is here.
     { newline: '\n' },
   );
 }

@@ -12,11 +12,12 @@ import {
   type Question,
   writeKeywordTable,
 } from '../../../core/research/index.ts';
+import type { SitePage } from '../../../core/site/index.ts';
 import type { SiteRow } from '../../data/database.ts';
 import { keywordStamp } from '../../data/keyword-chunks.ts';
 import { listsOf } from '../../data/lists.ts';
 import { postsOf } from '../../data/posts.ts';
-import { changeSite, currentSite } from '../../data/sites.ts';
+import { changeSite, currentSite, pagesOf } from '../../data/sites.ts';
 import { storageProblem } from '../../data/storage.ts';
 import { MarketProblem, market } from '../../services/market.ts';
 import { Button } from '../../ui/button.tsx';
@@ -46,8 +47,9 @@ const TAB_NAMES: Record<Tab, string> = {
   pages: 'Pages found',
 };
 const START_COLUMNS: ColumnKey[] = ['volume', 'season', 'difficulty', 'intent', 'opportunity', 'lists'];
-/** Figures beside which a phrase asks for its own are kept so long a list is not walked on every key. */
+/** One and the same each time, so that nothing is computed anew for it. */
 const NONE: readonly string[] = [];
+const NO_PAGES: readonly SitePage[] = [];
 
 /** Keywords: what people type around a seed, what of it is within reach, and onto which list it goes. */
 export function Keywords() {
@@ -64,6 +66,7 @@ function Desk({ site }: { site: SiteRow }) {
   const stamp = useLiveQuery(() => keywordStamp(site.id), [site.id]);
   const lists = useLiveQuery(() => listsOf(site.id), [site.id]) ?? [];
   const posts = useLiveQuery(() => postsOf(site.id), [site.id]);
+  const pages = useLiveQuery(async () => (await pagesOf(site.id)) ?? [], [site.id]) ?? NO_PAGES;
   const [wish, setWish] = useState<KeywordWish>({ ...anyKeyword });
   const [columns, setColumns] = useState<ColumnKey[]>(START_COLUMNS);
   const [selected, setSelected] = useState<ReadonlySet<number>>(new Set());
@@ -71,7 +74,10 @@ function Desk({ site }: { site: SiteRow }) {
   const [charted, setCharted] = useState(false);
   const [points, setPoints] = useState<{ row: number; volume: number; difficulty: number }[]>([]);
   const [regions, setRegions] = useState<string[]>(['GB', 'US']);
-  const { seeds, note } = useMemo(() => seedsOf(typed, site, posts ?? []), [typed, site, posts]);
+  const { seeds, note } = useMemo(
+    () => seedsOf(typed, site, posts ?? [], pages),
+    [typed, site, posts, pages],
+  );
   const search = useMarket(site.id, seeds, region);
 
   const listed = useMemo(() => lists.flatMap(({ phrases }) => phrases.map(phraseKey)), [lists]);
@@ -223,11 +229,7 @@ function Desk({ site }: { site: SiteRow }) {
                   count={count}
                   lists={lists}
                   phrases={phrases}
-                  onCopy={() =>
-                    void csv()
-                      .then((text) => navigator.clipboard.writeText(text))
-                      .then(() => toast(`${many(count, 'row')} copied as CSV.`))
-                  }
+                  onCopy={() => void csv().then(copyCsv)}
                   onDownload={() => void csv().then((text) => download('keywords.csv', text, 'text/csv'))}
                 />
                 <Button
@@ -321,6 +323,17 @@ function Desk({ site }: { site: SiteRow }) {
       )}
     </main>
   );
+}
+
+/** Into the clipboard; a browser that refuses it (over plain http) gets a file. */
+async function copyCsv(text: string): Promise<void> {
+  try {
+    await navigator.clipboard.writeText(text);
+    toast(`${many(text.trim().split('\n').length - 1, 'row')} copied as CSV.`);
+  } catch {
+    download('keywords.csv', text, 'text/csv');
+    toast('The browser does not let this page copy here: saved as a file instead.');
+  }
 }
 
 const viewsOf = (site: SiteRow): SavedView[] =>

@@ -323,7 +323,7 @@ function ListInHand({
                         className="accent-marram"
                       />
                     </td>
-                    <td className="py-1.5 pr-3">
+                    <td className="py-1.5 pr-3 break-words">
                       <span className={phrase === list.primary ? 'font-semibold' : ''}>{phrase}</span>
                       {held.has(phrase) && (
                         <span className="block text-ochre">held too by {held.get(phrase)?.join(', ')}</span>

@@ -2,6 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { KeywordSort, KeywordWish } from '../../../core/research/index.ts';
 import { countInWords, figureInWords } from '../../ui/figures.ts';
+import { Hint } from '../../ui/hint.tsx';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
 import { SeasonBars } from '../../ui/season-bars.tsx';
 import type { DeskView, KeywordLine } from '../../workers/research-desk.ts';
@@ -20,6 +21,15 @@ export const COLUMNS = [
 export type ColumnKey = (typeof COLUMNS)[number]['key'];
 
 const ROW = 34;
+/** How a figure comes about, said at its heading. */
+const HINTS: Record<string, string> = {
+  volume: 'Searches a month, the mean of a year, as the source gives it.',
+  difficulty:
+    'How hard it is to be found among the first ten pages: for each, its rank x its publisher\u2019s standing x how squarely it answers (35 % beside the point, 100 % to the point). Figures that a file gives are kept as given.',
+  intent: 'What is wanted, from the words of the phrase and the kinds of pages found. You can overrule it.',
+  opportunity:
+    'Weighted geometric mean of volume (logarithm, full at 10,000), ease (1 - difficulty / 100), season (best of the next three months over the mean) and fit (share of its words that your site uses). The weights stand in House rules.',
+};
 /** Figures stand under one another at the right. */
 const RIGHT: ReadonlySet<string> = new Set(['volume', 'difficulty', 'opportunity']);
 
@@ -201,24 +211,24 @@ function Heading({
   right?: boolean;
 }) {
   const sorted = sort !== null && wish.sort === sort;
+  const hint = sort === null ? undefined : HINTS[sort];
+  const button = sort !== null && (
+    <button
+      type="button"
+      onClick={() => onSort(sort)}
+      className={`hover:text-ink ${sorted ? 'font-semibold text-ink' : ''}`}
+    >
+      {name}
+      {sorted ? (wish.descending ? ' ↓' : ' ↑') : ''}
+    </button>
+  );
   return (
     <div
       role="columnheader"
       aria-sort={sorted ? (wish.descending ? 'descending' : 'ascending') : 'none'}
       className={right ? 'text-right' : ''}
     >
-      {sort === null ? (
-        name
-      ) : (
-        <button
-          type="button"
-          onClick={() => onSort(sort)}
-          className={`hover:text-ink ${sorted ? 'font-semibold text-ink' : ''}`}
-        >
-          {name}
-          {sorted ? (wish.descending ? ' ↓' : ' ↑') : ''}
-        </button>
-      )}
+      {button === false ? name : hint ? <Hint text={hint}>{button}</Hint> : button}
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { comparablePath } from '../../../core/listing/index.ts';
+import type { SitePage } from '../../../core/site/index.ts';
 import { pathOfPost } from '../../../core/site/index.ts';
 import type { PostRow, SiteRow } from '../../data/database.ts';
 
@@ -14,8 +15,13 @@ const MOST = 20;
 
 const isAddress = (text: string) => /^(?:https?:\/\/|\/)\S+$/i.test(text);
 
-/** Phrases parted by commas or lines; an address of the site stands for the target of its post. */
-export function seedsOf(typed: string, site: SiteRow, posts: readonly PostRow[]): Seeds {
+/** Phrases parted by commas or lines; an address of the site stands for the target of its post, or for its title. */
+export function seedsOf(
+  typed: string,
+  site: SiteRow,
+  posts: readonly PostRow[],
+  pages: readonly SitePage[],
+): Seeds {
   const text = typed.trim();
   if (!isAddress(text)) {
     const seeds = [
@@ -36,10 +42,13 @@ export function seedsOf(typed: string, site: SiteRow, posts: readonly PostRow[])
     ({ fields: { slug, canonical } }) =>
       path !== null && pathOfPost({ slug, canonical }, { ...site, pages: null }) === path,
   );
+  const page = pages.find(({ address }) => path !== null && comparablePath(address) === path);
+  if (!post && page?.title)
+    return { seeds: [page.title], note: `The title of the page ${page.address} is looked up.` };
   if (!post)
     return {
       seeds: [],
-      note: `No post of this site stands at ${text}. Type one of its phrases, or check the address.`,
+      note: `No post or titled page of this site stands at ${text}. Type one of its phrases, or check the address.`,
     };
   const { title, keyword, supporting } = post.fields;
   const seeds = [keyword, ...supporting].filter((phrase) => phrase.trim());
