@@ -183,14 +183,15 @@ function IdeaLine({
   return (
     <div className="grid min-w-0 flex-1 grid-cols-[minmax(0,1fr)_auto] gap-x-6 max-[760px]:grid-cols-1">
       <div className="min-w-0">
-        <input
+        <textarea
+          rows={1}
           aria-label="Working title"
           value={title}
-          onChange={(event) => setTitle(event.target.value)}
+          onChange={(event) => setTitle(event.target.value.replace(/\n/g, ' '))}
           onBlur={() =>
             title.trim() && title !== idea.title && void putIdeas([{ ...idea, title: title.trim() }])
           }
-          className="w-full rounded border border-transparent bg-transparent font-serif text-[17px] font-semibold hover:border-line"
+          className="field-sizing-content w-full resize-none rounded border border-transparent bg-transparent font-serif text-[17px] font-semibold hover:border-line"
         />
         <textarea
           rows={1}

@@ -23,6 +23,7 @@ import { MarketProblem, market } from '../../services/market.ts';
 import { Button } from '../../ui/button.tsx';
 import { download } from '../../ui/download.ts';
 import { countInWords, many } from '../../ui/figures.ts';
+import { useMedia } from '../../ui/use-media.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 import type { DeskWish } from '../../workers/research-desk.ts';
 import { BringFigures } from './bring-figures.tsx';
@@ -49,6 +50,8 @@ const TAB_NAMES: Record<Tab, string> = {
 const START_COLUMNS: ColumnKey[] = ['volume', 'season', 'difficulty', 'intent', 'opportunity', 'lists'];
 /** One and the same each time, so that nothing is computed anew for it. */
 const NONE: readonly string[] = [];
+const LEFT_OUT: ReadonlySet<ColumnKey> = new Set(['season', 'intent', 'lists', 'source']);
+const NOTHING: ReadonlySet<ColumnKey> = new Set();
 const NO_PAGES: readonly SitePage[] = [];
 
 /** Keywords: what people type around a seed, what of it is within reach, and onto which list it goes. */
@@ -163,6 +166,9 @@ function Desk({ site }: { site: SiteRow }) {
     }
   };
   const empty = view !== null && view.all === 0;
+  // Beside an open column a narrow window has room for the figures alone.
+  const left: ReadonlySet<ColumnKey> =
+    useMedia('(max-width: 1150px)') && (charted || detail) ? LEFT_OUT : NOTHING;
   return (
     <main className="flex h-full flex-col">
       <header className="flex flex-wrap items-center gap-x-5 gap-y-2 px-6 pt-5 pb-3">
@@ -197,7 +203,7 @@ function Desk({ site }: { site: SiteRow }) {
           onPerformance={() => setParams({ show: 'figures', read: 'performance' })}
         />
       ) : (
-        <div className="flex min-h-0 flex-1">
+        <div className="flex min-h-0 flex-1 max-[760px]:flex-col max-[760px]:overflow-auto">
           <div className="flex min-w-0 flex-1 flex-col">
             {seedDetail && view && (
               <SeedOverview detail={seedDetail} related={view.all} volume={view.volume} />
@@ -280,7 +286,9 @@ function Desk({ site }: { site: SiteRow }) {
                 <div className="flex min-h-0 flex-1 px-4 pb-2">
                   <PhraseTable
                     view={view}
-                    columns={seeds.length > 0 ? columns : columns.filter((key) => key !== 'why')}
+                    columns={columns.filter(
+                      (key) => !(left.has(key) || (key === 'why' && seeds.length === 0)),
+                    )}
                     wish={wish}
                     onSort={sortBy}
                     lineAt={lineAt}
@@ -305,7 +313,7 @@ function Desk({ site }: { site: SiteRow }) {
           {(charted || detail) && !empty && (
             <aside
               aria-label={charted ? 'Chart' : 'Figures'}
-              className="w-[330px] shrink-0 overflow-auto border-l"
+              className="w-[330px] shrink-0 overflow-auto border-l max-[760px]:w-full max-[760px]:border-t max-[760px]:border-l-0"
             >
               {charted ? (
                 <VolumeChart points={points} selected={selected} onSelect={setSelected} />

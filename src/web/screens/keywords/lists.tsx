@@ -301,8 +301,8 @@ function ListInHand({
                 <th className="w-14 py-1 font-normal">Primary</th>
                 <th className="font-normal">Phrase</th>
                 <th className="w-16 text-right font-normal">Volume</th>
-                <th className="w-20 text-right font-normal">Difficulty</th>
-                <th className="w-30 pl-4 font-normal">Intent</th>
+                <th className="w-20 text-right font-normal max-[760px]:hidden">Difficulty</th>
+                <th className="w-30 pl-4 font-normal max-[760px]:hidden">Intent</th>
                 <th className="w-8">
                   <span className="sr-only">Remove</span>
                 </th>
@@ -330,11 +330,10 @@ function ListInHand({
                       )}
                     </td>
                     <td className="text-right tabular-nums">{countInWords(line?.keyword.volume ?? null)}</td>
-                    <td className="text-right tabular-nums">{figureInWords(line?.difficulty ?? null)}</td>
-                    <td className="pl-4">{line ? INTENT_NAMES[line.intent] : '–'}</td>
-                    <td className="max-w-40 truncate pl-2 text-ochre">
-                      {held.get(phrase)?.join(', ') ?? ''}
+                    <td className="text-right tabular-nums max-[760px]:hidden">
+                      {figureInWords(line?.difficulty ?? null)}
                     </td>
+                    <td className="pl-4 max-[760px]:hidden">{line ? INTENT_NAMES[line.intent] : '–'}</td>
                     <td>
                       <button
                         type="button"

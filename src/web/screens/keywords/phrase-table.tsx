@@ -76,7 +76,7 @@ export function PhraseTable({
   useEffect(() => show(first, last), [show, first, last]);
   const shown = COLUMNS.filter(({ key }) => columns.includes(key));
   const grid = {
-    gridTemplateColumns: `30px minmax(200px,2.2fr) ${shown.map(({ width }) => width).join(' ')}`,
+    gridTemplateColumns: `30px minmax(150px,2.2fr) ${shown.map(({ width }) => width).join(' ')}`,
   };
   const stretch = (to: number) => {
     const [from, until] = [Math.min(anchor.current, to), Math.max(anchor.current, to)];
@@ -132,7 +132,8 @@ export function PhraseTable({
         role="table"
         aria-label="Phrases"
         aria-rowcount={view.rows.length + 1}
-        className="min-w-[860px] text-[13px]"
+        style={{ minWidth: 200 + shown.length * 100 }}
+        className="text-[13px]"
       >
         <div role="rowgroup" className="sticky top-0 z-10 bg-paper">
           <div role="row" style={grid} className="grid items-center gap-x-3 border-b px-2 py-1.5 text-soft">
