@@ -103,7 +103,7 @@ function ListDesk({ site, lists, posts }: { site: SiteRow; lists: ListRow[]; pos
           </div>
         </div>
       ) : showsMatrix ? (
-        <Matrix holders={holders} />
+        <Matrix holders={holders} lists={lists} />
       ) : (
         <div className="flex min-h-0 flex-1 max-[900px]:flex-col">
           <nav
@@ -440,16 +440,26 @@ function ListInHand({
 const MOST = 40;
 
 /** Every list and post against every other. */
-function Matrix({ holders }: { holders: readonly Holder[] }) {
-  const shown = useMemo(() => {
-    const weight = (own: Holder) => overlapsOf(own, holders).reduce((sum, { share }) => sum + share, 0);
-    return holders
-      .map((holder) => ({ holder, weight: weight(holder) }))
-      .filter(({ weight: total }) => total > 0)
-      .sort((a, b) => b.weight - a.weight)
-      .slice(0, MOST)
-      .map(({ holder }) => holder);
-  }, [holders]);
+function Matrix({ holders, lists }: { holders: readonly Holder[]; lists: readonly ListRow[] }) {
+  const { shown, isPair } = useMemo(() => {
+    // A list and the post that was begun from it hold the same phrases on purpose.
+    const posts = new Map(lists.map(({ id, postId }) => [`list ${id}`, `post ${postId}`]));
+    const paired = (a: string, b: string) => posts.get(a) === b || posts.get(b) === a;
+    const weight = (own: Holder) =>
+      overlapsOf(
+        own,
+        holders.filter(({ id }) => !paired(own.id, id)),
+      ).reduce((sum, { share }) => sum + share, 0);
+    return {
+      isPair: paired,
+      shown: holders
+        .map((holder) => ({ holder, weight: weight(holder) }))
+        .filter(({ weight: total }) => total > 0)
+        .sort((a, b) => b.weight - a.weight)
+        .slice(0, MOST)
+        .map(({ holder }) => holder),
+    };
+  }, [holders, lists]);
   if (shown.length === 0)
     return <p className="px-6 py-10 text-center text-soft">No two lists or posts share a phrase.</p>;
   return (
@@ -477,7 +487,8 @@ function Matrix({ holders }: { holders: readonly Holder[] }) {
                 <span className="text-soft">{row.id.startsWith('post') ? 'post' : 'list'}</span>
               </th>
               {shown.map((column, other) => {
-                if (other === at) return <td key={column.id} className="h-8 w-9 bg-sand/30" />;
+                if (other === at || isPair(row.id, column.id))
+                  return <td key={column.id} className="h-8 w-9 bg-sand/30" />;
                 const { share, degree, samePrimary } = overlapOf(row, column);
                 return (
                   <td
