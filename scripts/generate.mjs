@@ -1,7 +1,7 @@
 // Writes every generated table; with --check it only tells whether the committed ones are current.
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
-import { irregularForms, knownWords } from './generate-language.mjs';
+import { irregularForms, knownWords, wordFrequencies } from './generate-language.mjs';
 import {
   backupValidator,
   marketAnswerValidator,
@@ -12,6 +12,7 @@ import { widthTable } from './generate-widths.mjs';
 
 const tables = {
   'src/core/language/generated/known-words.ts': knownWords,
+  'src/core/language/generated/word-frequencies.ts': wordFrequencies,
   'src/core/language/generated/irregular-forms.ts': irregularForms,
   'src/core/listing/generated/arimo-widths.ts': widthTable,
   'src/core/criteria/generated/profile-validator.js': profileValidator,

@@ -36,6 +36,7 @@ export {
 export { instantOf, lastSegment } from './head-fields.ts';
 export { type CleanedPaste, cleanPaste, looksLikeMarkdown, markupAccount } from './paste.ts';
 export { emptyFields, type PostDocument, type PostFields, STATUSES, type Status } from './post-fields.ts';
+export { readArticle } from './read-article.ts';
 export { type FileFormat, formatOfName, type ReadPost, readPostFile } from './read-file.ts';
 export { readHtml } from './read-html.ts';
 export { readMarkdown } from './read-markdown.ts';

@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { readHtml } from '../../core/draft/index.ts';
+import { readArticle, readHtml } from '../../core/draft/index.ts';
 import { difficultyOf, intentOf, type Keyword, seasonOf } from '../../core/research/index.ts';
 import { World } from './world.ts';
 import { buildWorld, type WorldData } from './world-data.ts';
@@ -68,6 +68,20 @@ describe('the simulated world', () => {
         expect(read, address).toContain(block);
       // The furniture is there too: the whole is longer than the article.
       expect(read.length).toBeGreaterThan(text.blocks.length + text.headings.length);
+    }
+  });
+
+  it('is furnished as pages are, and the article can be told from the furniture in all of them', () => {
+    const onOneLine = (words: string) => words.replace(/\s+/g, ' ').trim();
+    for (const { address, title, text, html } of data.pages) {
+      const { fields, draft } = readArticle(html);
+      const read = draft.blocks
+        .map((block) => onOneLine(block.text))
+        .filter((words) => words && words !== title);
+      expect(read.sort(), address).toEqual(
+        [...text.headings, ...text.blocks].map(onOneLine).filter(Boolean).sort(),
+      );
+      expect(fields.title).toBe(title);
     }
   });
 
