@@ -382,3 +382,28 @@ for (const theme of ['light', 'dark'] as const)
     await look('Today');
     expect(faults).toEqual([]);
   });
+
+test('the weights of the house decide what is worth most', async ({ page }) => {
+  await search(page, 'waterproof panniers');
+  const first = phrases(page).getByRole('row').nth(1);
+  await expect(first).toContainText('waterproof pannier bags');
+  await page.getByRole('link', { name: 'House rules' }).click();
+  for (const [part, weight] of [
+    ['volume', '0'],
+    ['season ahead', '0'],
+    ['fit', '0'],
+  ])
+    await page.getByLabel(`Weight of ${part}`).fill(weight);
+  await page.getByLabel('Weight of ease').fill('lots');
+  await expect(page.getByText('"lots" is no weight; write a number from 0 to 100.')).toBeVisible();
+  await search(page, 'waterproof panniers');
+  // With ease alone the easiest stands first.
+  await phrases(page).getByRole('columnheader', { name: 'Difficulty' }).getByRole('button').click();
+  await phrases(page).getByRole('columnheader', { name: 'Difficulty' }).getByRole('button').click();
+  const easiest = await first.getByRole('button').innerText();
+  await phrases(page).getByRole('columnheader', { name: 'Opportunity' }).getByRole('button').click();
+  await expect(first.getByRole('button')).toHaveText(easiest);
+  await page.getByRole('link', { name: 'House rules' }).click();
+  await page.getByRole('button', { name: 'As they come' }).click();
+  await expect(page.getByLabel('Weight of volume')).toHaveValue('3');
+});

@@ -92,19 +92,17 @@ function Desk({ site }: { site: SiteRow }) {
     return names;
   }, [lists]);
   const asked: DeskWish = { seeds, region, wish, listed: wish.onNoList ? listed : NONE };
-  const { view, problem } = useDeskView(site.id, asked, `${stamp} ${site.revision}`);
+  const told = useToldOfSite(site);
+  const { view, problem } = useDeskView(site.id, asked, `${stamp} ${told}`);
   const { lineAt, show } = useLines(site.id, view);
   const seedDetail = useDetail(
     site.id,
     seeds.length === 1 ? seeds[0] : null,
     region,
-    `${stamp} ${search.at}`,
+    `${stamp} ${search.at} ${told}`,
   );
-  const detail = useDetail(site.id, opened, region, stamp);
+  const detail = useDetail(site.id, opened, region, `${stamp} ${told}`);
 
-  useEffect(() => {
-    void researchWorker().then((worker) => worker.refreshSite(site.id));
-  }, [site.id]);
   useEffect(() => {
     void researchWorker()
       .then((worker) => worker.counts(site.id))
@@ -349,6 +347,22 @@ const viewsOf = (site: SiteRow): SavedView[] =>
     ...view,
     columns: COLUMNS.flatMap(({ key }) => (view.columns.includes(key) ? [key] : [])),
   }));
+
+/** Tells the worker what the site says of itself and how its house weighs; answers how often that was done. */
+function useToldOfSite({ id, revision }: SiteRow): number {
+  const [told, setTold] = useState(0);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another revision may weigh otherwise.
+  useEffect(() => {
+    let late = false;
+    void researchWorker()
+      .then((worker) => worker.refreshSite(id))
+      .then(() => !late && setTold((count) => count + 1));
+    return () => {
+      late = true;
+    };
+  }, [id, revision]);
+  return told;
+}
 
 /** Asks the source of figures about seeds whenever they change, and keeps what it knows. */
 function useMarket(
