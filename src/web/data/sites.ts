@@ -1,5 +1,11 @@
 import { DEFAULT_TITLE_PATTERN } from '../../core/listing/index.ts';
-import { emptyHouse, type SitePage, type SiteSettings, unknownSite } from '../../core/site/index.ts';
+import {
+  emptyHouse,
+  type House,
+  type SitePage,
+  type SiteSettings,
+  unknownSite,
+} from '../../core/site/index.ts';
 import { database, type PageRow, pageRow, type SiteRow } from './database.ts';
 
 /** The site that a fresh database begins with. */
@@ -56,6 +62,14 @@ export async function changeSite(id: string, patch: Partial<SiteRow>): Promise<v
   await database().transaction('rw', database().sites, async () => {
     const row = await database().sites.get(id);
     if (row) await database().sites.put({ ...row, ...patch, revision: row.revision + 1 });
+  });
+}
+
+/** Changes what a house decides, from how it stands in the database: two changes in quick succession both hold. */
+export async function changeHouse(id: string, change: (house: House) => House): Promise<void> {
+  await database().transaction('rw', database().sites, async () => {
+    const row = await database().sites.get(id);
+    if (row) await database().sites.put({ ...row, house: change(row.house), revision: row.revision + 1 });
   });
 }
 

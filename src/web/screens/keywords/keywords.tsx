@@ -17,7 +17,7 @@ import type { SiteRow } from '../../data/database.ts';
 import { keywordStamp } from '../../data/keyword-chunks.ts';
 import { listsOf } from '../../data/lists.ts';
 import { postsOf } from '../../data/posts.ts';
-import { changeSite, currentSite, pagesOf } from '../../data/sites.ts';
+import { changeHouse, currentSite, pagesOf } from '../../data/sites.ts';
 import { storageProblem } from '../../data/storage.ts';
 import { MarketProblem, market } from '../../services/market.ts';
 import { Button } from '../../ui/button.tsx';
@@ -254,7 +254,7 @@ function Desk({ site }: { site: SiteRow }) {
                 setColumns={setColumns}
                 views={viewsOf(site)}
                 setViews={(views) =>
-                  void changeSite(site.id, { house: { ...site.house, keywordViews: views } })
+                  void changeHouse(site.id, (house) => ({ ...house, keywordViews: views }))
                 }
               />
             )}

@@ -6,7 +6,7 @@ import {
 } from '../../../core/research/index.ts';
 import { researchRulesOf } from '../../../core/site/index.ts';
 import type { SiteRow } from '../../data/database.ts';
-import { changeSite } from '../../data/sites.ts';
+import { changeHouse } from '../../data/sites.ts';
 import { Button } from '../../ui/button.tsx';
 import { Setting } from './setting.tsx';
 
@@ -33,8 +33,8 @@ function curveOf(text: string): number[] | string {
 export function ResearchSection({ site }: { site: SiteRow }) {
   const rules = researchRulesOf(site.house);
   const [problem, setProblem] = useState('');
-  const set = (research: ResearchRules | undefined) =>
-    void changeSite(site.id, { house: { ...site.house, research } });
+  const set = (change: (rules: ResearchRules) => ResearchRules | undefined) =>
+    void changeHouse(site.id, (house) => ({ ...house, research: change(researchRulesOf(house)) }));
   const weigh = (key: keyof OpportunityWeights, typed: string) => {
     const value = Number(typed.replace(',', '.'));
     if (typed.trim() === '' || !(value >= 0 && value <= 100)) {
@@ -42,7 +42,7 @@ export function ResearchSection({ site }: { site: SiteRow }) {
       return;
     }
     setProblem('');
-    set({ ...rules, weights: { ...rules.weights, [key]: value } });
+    set((before) => ({ ...before, weights: { ...before.weights, [key]: value } }));
   };
   return (
     <section aria-label="Research" className="mb-8 border-t pt-5">
@@ -68,7 +68,7 @@ export function ResearchSection({ site }: { site: SiteRow }) {
         onChange={(typed) => {
           const curve = curveOf(typed);
           setProblem(typeof curve === 'string' ? curve : '');
-          if (typeof curve !== 'string') set({ ...rules, clickCurve: curve });
+          if (typeof curve !== 'string') set((before) => ({ ...before, clickCurve: curve }));
         }}
         note="Of a hundred who see a result at ranks 1 to 20, so many open it. Put figures of your own site here when you have them."
       />
@@ -80,7 +80,7 @@ export function ResearchSection({ site }: { site: SiteRow }) {
             const rank = Number(typed);
             const fine = Number.isInteger(rank) && rank >= 1 && rank <= 10;
             setProblem(fine ? '' : `"${typed}" is no rank from 1 to 10.`);
-            if (fine) set({ ...rules, targetRank: rank });
+            if (fine) set((before) => ({ ...before, targetRank: rank }));
           }}
           note="Near wins count the clicks there."
         />
@@ -91,7 +91,7 @@ export function ResearchSection({ site }: { site: SiteRow }) {
         </p>
       )}
       {JSON.stringify(rules) !== JSON.stringify(defaultResearchRules()) && (
-        <Button className="mt-3" onClick={() => set(undefined)}>
+        <Button className="mt-3" onClick={() => set(() => undefined)}>
           As they come
         </Button>
       )}
