@@ -68,9 +68,12 @@ test('without locks a write that comes too late overwrites nothing: it is kept a
   for (const one of [page, second]) await saved(one);
   await page.reload();
   await expect(draft(page)).toBeVisible();
+  const kept = (await draft(page).textContent()) ?? '';
   await page.getByRole('link', { name: 'Versions' }).click();
   const list = page.getByRole('region', { name: 'Kept versions' });
-  await expect(list.getByRole('button', { name: /kept from another tab/ }).first()).toBeVisible();
+  // On a slow machine the second may have taken in the first before it wrote: then both stand in the text.
+  if (!(kept.includes('Alphabetical.') && kept.includes('Betamax.')))
+    await expect(list.getByRole('button', { name: /kept from another tab/ }).first()).toBeVisible();
   const texts = [];
   const rows = list.getByRole('button', { name: /kept/ });
   for (let at = 0; at < (await rows.count()); at++) {

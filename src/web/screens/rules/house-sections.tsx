@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { House } from '../../../core/site/index.ts';
 import type { SiteRow } from '../../data/database.ts';
-import { changeSite } from '../../data/sites.ts';
+import { changeHouse } from '../../data/sites.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChipsField } from '../../ui/chips-field.tsx';
 import { Setting } from './setting.tsx';
@@ -13,7 +13,7 @@ const NUMBER = /^\d{1,6}$/;
 /** What a new post begins with, and who writes. */
 export function BriefSection({ site }: { site: SiteRow }) {
   const { house } = site;
-  const set = (patch: Partial<House>) => void changeSite(site.id, { house: { ...house, ...patch } });
+  const set = (patch: Partial<House>) => void changeHouse(site.id, (known) => ({ ...known, ...patch }));
   const [lengthProblem, setLengthProblem] = useState('');
   return (
     <section aria-label="Offer and briefs" className="mb-8 border-t pt-5">
@@ -66,12 +66,12 @@ export function BriefSection({ site }: { site: SiteRow }) {
 export function ChecklistSection({ site }: { site: SiteRow }) {
   const { checklist } = site.house;
   const [text, setText] = useState('');
-  const set = (next: House['checklist']) =>
-    changeSite(site.id, { house: { ...site.house, checklist: next } });
+  const set = (change: (known: House['checklist']) => House['checklist']) =>
+    changeHouse(site.id, (house) => ({ ...house, checklist: change(house.checklist) }));
   const remove = async (id: string) => {
     const before = checklist;
-    await set(checklist.filter((item) => item.id !== id));
-    toast('The point is taken out.', { action: { label: 'Undo', onClick: () => void set(before) } });
+    await set((known) => known.filter((item) => item.id !== id));
+    toast('The point is taken out.', { action: { label: 'Undo', onClick: () => void set(() => before) } });
   };
   return (
     <section aria-label="Checklist" className="mb-8 border-t pt-5">
@@ -85,7 +85,11 @@ export function ChecklistSection({ site }: { site: SiteRow }) {
             <ChecklistText
               label={`Point ${at + 1}`}
               value={item.text}
-              onChange={(next) => void set(checklist.with(at, { ...item, text: next }))}
+              onChange={(next) =>
+                void set((known) =>
+                  known.map((each) => (each.id === item.id ? { ...each, text: next } : each)),
+                )
+              }
             />
             <button
               type="button"
@@ -104,7 +108,8 @@ export function ChecklistSection({ site }: { site: SiteRow }) {
         onSubmit={(event) => {
           event.preventDefault();
           if (text.trim() === '') return;
-          void set([...checklist, { id: crypto.randomUUID(), text: text.trim() }]);
+          const point = { id: crypto.randomUUID(), text: text.trim() };
+          void set((known) => [...known, point]);
           setText('');
         }}
       >
