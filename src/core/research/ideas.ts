@@ -118,12 +118,13 @@ export function ideasFromClusters(
 export function ideasFromTitles(posts: readonly KnownPost[], phrases: readonly RatedPhrase[]): IdeaDraft[] {
   const { covers } = coverOf(posts);
   const ideas: IdeaDraft[] = [];
+  const stemLists = phrases.map(({ phrase }) => phraseStems(phrase));
   for (const post of posts) {
     const own = phraseStems(post.keyword || post.title);
     if (own.length === 0) continue;
     const byAngle = new Map<string, RatedPhrase[]>();
-    for (const phrase of phrases) {
-      const stems = phraseStems(phrase.phrase);
+    for (const [at, phrase] of phrases.entries()) {
+      const stems = stemLists[at];
       const shared = own.filter((stem) => stems.includes(stem)).length;
       if (shared < Math.max(1, Math.ceil(own.length * 0.6))) continue;
       const added = stems.filter((stem) => !own.includes(stem));

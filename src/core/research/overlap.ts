@@ -41,15 +41,30 @@ export const CLASH_FROM = 0.5;
 
 const stemKey = (phrase: string) => phraseStems(phrase).sort().join(' ');
 
-const distinct = (phrases: readonly string[]) => [
-  ...new Map(phrases.map((phrase) => [phraseKey(phrase), phrase])).values(),
-];
+/** A holder's phrases by their keys; a site compares each with every other. */
+interface Reading {
+  phrases: string[];
+  byKey: Map<string, string>;
+  byStems: Map<string, string>;
+}
+
+const readings = new WeakMap<Holder, Reading>();
+
+function readingOf(holder: Holder): Reading {
+  let reading = readings.get(holder);
+  if (!reading) {
+    const byKey = new Map(holder.phrases.map((phrase) => [phraseKey(phrase), phrase]));
+    const phrases = [...byKey.values()];
+    reading = { phrases, byKey, byStems: new Map(phrases.map((phrase) => [stemKey(phrase), phrase])) };
+    readings.set(holder, reading);
+  }
+  return reading;
+}
 
 /** What two holders share. */
 export function overlapOf(own: Holder, other: Holder): Overlap {
-  const [mine, theirs] = [distinct(own.phrases), distinct(other.phrases)];
-  const byKey = new Map(theirs.map((phrase) => [phraseKey(phrase), phrase]));
-  const byStems = new Map(theirs.map((phrase) => [stemKey(phrase), phrase]));
+  const { phrases: mine } = readingOf(own);
+  const { phrases: theirs, byKey, byStems } = readingOf(other);
   const shared = mine.flatMap((phrase): SharedPhrase[] => {
     const exact = byKey.get(phraseKey(phrase));
     if (exact !== undefined) return [{ phrase, other: exact, how: 'exact' }];

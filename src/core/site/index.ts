@@ -12,4 +12,4 @@ export { type IndexedPost, indexedPost } from './indexed-post.ts';
 export { type ProfileEffect, profileEffect } from './profile-effect.ts';
 export { emptyScene, type Scene, scorePost } from './score-post.ts';
 export { pathOfPost, SiteIndex } from './site-index.ts';
-export { type SitePage, type SiteSettings, unknownSite } from './site-settings.ts';
+export { regionOf, type SitePage, type SiteSettings, unknownSite } from './site-settings.ts';

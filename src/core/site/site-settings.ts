@@ -35,3 +35,7 @@ export const unknownSite = (): SiteSettings => ({
   profile: null,
   pages: null,
 });
+
+/** The region whose searches a site is found by; Great Britain where it names none by two letters. */
+export const regionOf = ({ region }: Pick<SiteSettings, 'region'>): string =>
+  /^[A-Z]{2}$/.test(region) ? region : 'GB';

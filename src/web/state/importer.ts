@@ -7,15 +7,13 @@ import { PostImporter, type WhenKnown } from '../data/import-post.ts';
 import { postsOf } from '../data/posts.ts';
 import { addPages, changeSite, pagesOf, removePages, restorePages } from '../data/sites.ts';
 import { storageProblem } from '../data/storage.ts';
+import { many } from '../ui/figures.ts';
 import { ReadingClient } from '../workers/reading-client.ts';
 import { type AccountLine, importEnded, importMoved, importStarted } from './import-run.ts';
 import { store } from './store.ts';
 
 /** Milliseconds between two tellings of how far it is. */
 const TELL_EVERY = 120;
-
-const many = (n: number, one: string, more = `${one}s`) =>
-  `${n.toLocaleString('en')} ${n === 1 ? one : more}`;
 
 /** One import: files in, posts and pages out, with an account and the way back. */
 class ImportRun {

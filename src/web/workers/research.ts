@@ -2,6 +2,7 @@ import { comparablePath } from '../../core/listing/index.ts';
 import {
   type BadRow,
   type ColumnMapping,
+  defaultResearchRules,
   type FigureSource,
   freshIdeas,
   type IdeaDraft,
@@ -68,8 +69,6 @@ const BATCH = 5000;
 /** Clusters and pages that a screen lists. */
 const MOST_LINES = 2000;
 
-class Stopped extends Error {}
-
 let open: { siteId: string; stamp: number; desk: ResearchDesk } | null = null;
 let stop = false;
 const remembered = new Map<string, Keyword[]>();
@@ -77,11 +76,26 @@ const remembered = new Map<string, Keyword[]>();
 /** Lets waiting messages in: one of them may say to stop. */
 const breath = () => new Promise<void>((resolve) => setTimeout(resolve));
 
-const stopIfAsked = () => {
-  if (!stop) return;
+/** Gives every row of a table to be taken; false where it was stopped. */
+async function takeRows(
+  text: string,
+  { delimiter, headed }: TableReading,
+  rows: { take(cells: readonly string[], line: number): void },
+  tell: Tell,
+): Promise<boolean> {
   stop = false;
-  throw new Stopped();
-};
+  for (const batch of tableBatches(text, delimiter, BATCH)) {
+    batch.rows.forEach((cells, at) => {
+      if (batch.lines[at] > 1 || !headed) rows.take(cells, batch.lines[at]);
+    });
+    tell(batch.read * 0.9);
+    await breath();
+    if (stop) return false;
+  }
+  return true;
+}
+
+const STOPPED: ImportResult = { taken: 0, fresh: 0, merged: 0, bad: 0, examples: [], stopped: true };
 
 async function siteOf(siteId: string): Promise<{ site: SiteRow | undefined; posts: PostRow[] }> {
   return { site: await database().sites.get(siteId), posts: await postsOf(siteId) };
@@ -95,7 +109,7 @@ async function deskSite(siteId: string) {
       site?.name ?? '',
       ...posts.flatMap(({ fields }) => [fields.title, fields.keyword, ...fields.supporting, fields.category]),
     ]),
-    rules: site ? researchRulesOf(site.house) : researchRulesOf({} as SiteRow['house']),
+    rules: site ? researchRulesOf(site.house) : defaultResearchRules(),
     month: new Date().getUTCMonth(),
   };
 }
@@ -168,7 +182,7 @@ export const research = {
     (await deskOf(siteId)).setSite(await deskSite(siteId));
   },
 
-  /** Stops the import or clustering under way at its next breath. */
+  /** Stops the import under way at its next breath. */
   stop(): void {
     stop = true;
   },
@@ -200,13 +214,12 @@ export const research = {
     return (await deskOf(siteId)).found(rows).slice(0, MOST_LINES);
   },
 
-  /** Clusters of a view, the largest first; null where it was stopped. */
+  /** Clusters of a view, the largest first. */
   async clusters(
     siteId: string,
     rows: Uint32Array,
     tell: Tell,
-  ): Promise<{ count: number; lines: ClusterLine[] } | null> {
-    stop = false;
+  ): Promise<{ count: number; lines: ClusterLine[] }> {
     const own = await deskOf(siteId);
     const lines = own.clusters(rows, (done) => tell(rows.length ? done / rows.length : 1));
     return { count: lines.length, lines: lines.slice(0, MOST_LINES) };
@@ -227,21 +240,8 @@ export const research = {
     token: string,
     tell: Tell,
   ): Promise<ImportResult> {
-    stop = false;
     const rows = new KeywordRows(reading.mapping, reading);
-    try {
-      for (const batch of tableBatches(text, reading.delimiter, BATCH)) {
-        batch.rows.forEach((row, at) => {
-          if (batch.lines[at] > 1 || !reading.headed) rows.take(row, batch.lines[at]);
-        });
-        tell(batch.read * 0.8);
-        await breath();
-        stopIfAsked();
-      }
-    } catch (error) {
-      if (!(error instanceof Stopped)) throw error;
-      return { taken: 0, fresh: 0, merged: 0, bad: 0, examples: [], stopped: true };
-    }
+    if (!(await takeRows(text, reading, rows, tell))) return STOPPED;
     const own = await deskOf(siteId);
     remembered.clear();
     remembered.set(token, [...own.records]);
@@ -273,19 +273,8 @@ export const research = {
     reading: TableReading,
     tell: Tell,
   ): Promise<ImportResult> {
-    stop = false;
     const rows = new PerformanceRows(reading.mapping as Partial<Record<PerformanceColumn, number>>);
-    for (const batch of tableBatches(text, reading.delimiter, BATCH)) {
-      batch.rows.forEach((row, at) => {
-        if (batch.lines[at] > 1 || !reading.headed) rows.take(row, batch.lines[at]);
-      });
-      tell(batch.read * 0.9);
-      await breath();
-      if (stop) {
-        stop = false;
-        return { taken: 0, fresh: 0, merged: 0, bad: 0, examples: [], stopped: true };
-      }
-    }
+    if (!(await takeRows(text, reading, rows, tell))) return STOPPED;
     const taken = rows.rows;
     await writePerformanceRows(siteId, { source: reading.source, rows: taken });
     tell(1);

@@ -14,7 +14,7 @@ import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { emptyDraft } from '../../../core/draft/index.ts';
 import type { IdeaDraft } from '../../../core/research/index.ts';
-import { houseFields } from '../../../core/site/index.ts';
+import { houseFields, regionOf } from '../../../core/site/index.ts';
 import type { IdeaRow, IdeaStage, PostRow, SiteRow } from '../../data/database.ts';
 import { addIdeas, ideasOf, putIdeas, removeIdeas } from '../../data/ideas.ts';
 import { addPost, postsOf } from '../../data/posts.ts';
@@ -280,7 +280,7 @@ function Makers({ site, posts, onMade }: { site: SiteRow; posts: readonly PostRo
   const [title, setTitle] = useState('');
   const [said, setSaid] = useState('');
   const [busy, setBusy] = useState(false);
-  const region = /^[A-Z]{2}$/.test(site.region) ? site.region : 'GB';
+  const region = regionOf(site);
   const offerMade = async (drafts: readonly IdeaDraft[], stage: IdeaStage = 'new') => {
     const rows = await addIdeas(site.id, drafts, now(), stage);
     onMade();

@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { ChartScatter, FileUp, Search } from 'lucide-react';
+import { ChartScatter, FileUp } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
@@ -9,17 +9,15 @@ import {
   type KeywordSort,
   type KeywordWish,
   phraseKey,
-  type Question,
   writeKeywordTable,
 } from '../../../core/research/index.ts';
-import type { SitePage } from '../../../core/site/index.ts';
+import { regionOf, type SitePage } from '../../../core/site/index.ts';
 import type { SiteRow } from '../../data/database.ts';
 import { keywordStamp } from '../../data/keyword-chunks.ts';
 import { listsOf } from '../../data/lists.ts';
 import { postsOf } from '../../data/posts.ts';
 import { changeHouse, currentSite, pagesOf } from '../../data/sites.ts';
 import { storageProblem } from '../../data/storage.ts';
-import { MarketProblem, market } from '../../services/market.ts';
 import { Button } from '../../ui/button.tsx';
 import { download } from '../../ui/download.ts';
 import { countInWords, many } from '../../ui/figures.ts';
@@ -30,13 +28,16 @@ import { BringFigures } from './bring-figures.tsx';
 import { ClustersTab } from './clusters-tab.tsx';
 import { FoundTab } from './found-tab.tsx';
 import { KeywordDetailPanel, SeedOverview, useDetail } from './keyword-detail.tsx';
+import { NothingKnown } from './nothing-known.tsx';
 import { PhraseFilters, type SavedView } from './phrase-filters.tsx';
 import { COLUMNS, type ColumnKey, PhraseTable } from './phrase-table.tsx';
 import { QuestionsTab } from './questions-tab.tsx';
 import { RoomNav } from './room-nav.tsx';
+import { SearchBar } from './search-bar.tsx';
 import { seedsOf } from './seeds.ts';
 import { SelectionBar } from './selection-bar.tsx';
-import { useDeskView, useLines } from './use-desk.ts';
+import { useDeskView, useLines, useToldOfSite } from './use-desk.ts';
+import { useMarket } from './use-market.ts';
 import { VolumeChart } from './volume-chart.tsx';
 
 const TABS = ['phrases', 'questions', 'clusters', 'pages'] as const;
@@ -65,7 +66,7 @@ function Desk({ site }: { site: SiteRow }) {
   const typed = params.get('seed') ?? '';
   const tab = TABS.find((name) => name === params.get('show')) ?? 'phrases';
   const bringing = params.get('show') === 'figures';
-  const region = params.get('region') ?? (/^[A-Z]{2}$/.test(site.region) ? site.region : 'GB');
+  const region = params.get('region') ?? regionOf(site);
   const stamp = useLiveQuery(() => keywordStamp(site.id), [site.id]);
   const lists = useLiveQuery(() => listsOf(site.id), [site.id]) ?? [];
   const posts = useLiveQuery(() => postsOf(site.id), [site.id]);
@@ -266,7 +267,7 @@ function Desk({ site }: { site: SiteRow }) {
             {tab === 'questions' ? (
               <QuestionsTab questions={search.questions} selected={questions} onSelect={setQuestions} />
             ) : empty && !search.busy ? (
-              <Nothing seeds={seeds} region={region} onBring={() => go({ show: 'figures' })} />
+              <NothingKnown seeds={seeds} region={region} onBring={() => go({ show: 'figures' })} />
             ) : !view ? (
               <div aria-busy="true" className="mx-6 my-3 flex-1 rounded-md bg-sand/40" />
             ) : tab === 'phrases' ? (
@@ -347,144 +348,3 @@ const viewsOf = (site: SiteRow): SavedView[] =>
     ...view,
     columns: COLUMNS.flatMap(({ key }) => (view.columns.includes(key) ? [key] : [])),
   }));
-
-/** Tells the worker what the site says of itself and how its house weighs; answers how often that was done. */
-function useToldOfSite({ id, revision }: SiteRow): number {
-  const [told, setTold] = useState(0);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another revision may weigh otherwise.
-  useEffect(() => {
-    let late = false;
-    void researchWorker()
-      .then((worker) => worker.refreshSite(id))
-      .then(() => !late && setTold((count) => count + 1));
-    return () => {
-      late = true;
-    };
-  }, [id, revision]);
-  return told;
-}
-
-/** Asks the source of figures about seeds whenever they change, and keeps what it knows. */
-function useMarket(
-  siteId: string,
-  seeds: readonly string[],
-  region: string,
-): { busy: boolean; problem: string; questions: Question[]; at: number } {
-  const [state, setState] = useState<{ busy: boolean; problem: string; questions: Question[]; at: number }>({
-    busy: false,
-    problem: '',
-    questions: [],
-    at: 0,
-  });
-  const key = seeds.join('\n');
-  useEffect(() => {
-    if (!key) {
-      setState((before) => ({ ...before, busy: false, problem: '', questions: [] }));
-      return;
-    }
-    let late = false;
-    setState((before) => ({ ...before, busy: true, problem: '' }));
-    const wanted = key.split('\n');
-    void (async () => {
-      try {
-        const [keywords, questions] = await Promise.all([
-          market.keywords(wanted, region),
-          market.questions(wanted, region),
-        ]);
-        if (keywords.length > 0) await (await researchWorker()).add(siteId, keywords);
-        if (!late) setState((before) => ({ busy: false, problem: '', questions, at: before.at + 1 }));
-      } catch (error) {
-        if (late) return;
-        const problem = error instanceof MarketProblem ? error.message : storageProblem(error);
-        setState((before) => ({ ...before, busy: false, problem }));
-      }
-    })();
-    return () => {
-      late = true;
-    };
-  }, [siteId, key, region]);
-  return state;
-}
-
-function SearchBar({
-  typed,
-  region,
-  regions,
-  onSearch,
-}: {
-  typed: string;
-  region: string;
-  regions: readonly string[];
-  onSearch: (seed: string, region: string) => void;
-}) {
-  const [text, setText] = useState(typed);
-  return (
-    <form
-      role="search"
-      className="flex items-center gap-2 px-6"
-      onSubmit={(event) => {
-        event.preventDefault();
-        onSearch(text.trim(), region);
-      }}
-    >
-      <label className="flex min-w-0 flex-1 items-center gap-2 rounded-md border bg-sheet px-2.5">
-        <Search size={16} className="shrink-0 text-soft" aria-hidden />
-        <span className="sr-only">Seed</span>
-        <input
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-          placeholder="A phrase, several parted by commas, or the address of one of your posts"
-          className="w-full bg-transparent py-2 text-[15px] outline-none"
-        />
-      </label>
-      <label>
-        <span className="sr-only">Region</span>
-        <select
-          value={region}
-          onChange={(event) => onSearch(text.trim(), event.target.value)}
-          className="rounded-md border px-2 py-2"
-        >
-          {regions.map((each) => (
-            <option key={each}>{each}</option>
-          ))}
-        </select>
-      </label>
-      <Button look="main" type="submit" className="py-2!">
-        Search
-      </Button>
-      {typed && (
-        <Button onClick={() => onSearch('', region)} className="py-2!">
-          All phrases
-        </Button>
-      )}
-    </form>
-  );
-}
-
-function Nothing({
-  seeds,
-  region,
-  onBring,
-}: {
-  seeds: readonly string[];
-  region: string;
-  onBring: () => void;
-}) {
-  return (
-    <div className="mx-auto mt-12 max-w-lg px-6 text-center">
-      <h2 className="mb-2 font-serif text-xl font-semibold">
-        {seeds.length > 0
-          ? `Nothing is known here about "${seeds.join(', ')}"`
-          : `No phrases in ${region} yet`}
-      </h2>
-      <p className="mb-4 text-soft">
-        {seeds.length > 0
-          ? 'The market that ships with Dune Sparrow is a simulated one about bicycle touring. For any other subject, bring figures of your own: a table from a keyword tool, a list of phrases, or the performance export of your site.'
-          : 'This is where phrases stand with their volume, season, difficulty and intent. Search for a seed such as "panniers", or bring a table, a list or a performance export.'}
-      </p>
-      <Button look="main" onClick={onBring}>
-        Bring figures
-      </Button>
-    </div>
-  );
-}

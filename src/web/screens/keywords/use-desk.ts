@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
+import type { SiteRow } from '../../data/database.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 import type { DeskView, DeskWish, KeywordLine } from '../../workers/research-desk.ts';
 
@@ -65,4 +66,20 @@ export function useLines(
     lineAt: (place) => (view ? known.current.get(view.rows[place]) : undefined),
     show,
   };
+}
+
+/** Tells the worker what the site says of itself and how its house weighs; answers how often that was done. */
+export function useToldOfSite({ id, revision }: SiteRow): number {
+  const [told, setTold] = useState(0);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another revision may weigh otherwise.
+  useEffect(() => {
+    let late = false;
+    void researchWorker()
+      .then((worker) => worker.refreshSite(id))
+      .then(() => !late && setTold((count) => count + 1));
+    return () => {
+      late = true;
+    };
+  }, [id, revision]);
+  return told;
 }

@@ -2,6 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { type ReactNode, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { MONTH_NAMES, type NearWin } from '../../../core/research/index.ts';
+import { regionOf } from '../../../core/site/index.ts';
 import type { PostRow, SiteRow } from '../../data/database.ts';
 import { ideasOf } from '../../data/ideas.ts';
 import { postsOf } from '../../data/posts.ts';
@@ -146,7 +147,7 @@ function Part({
 /** Phrases whose season begins soon: what is published now is found in time. */
 function Seasons({ site, posts }: { site: SiteRow; posts: readonly PostRow[] }) {
   const [soon, setSoon] = useState<{ line: KeywordLine; weeks: number; peak: number }[] | null>(null);
-  const region = /^[A-Z]{2}$/.test(site.region) ? site.region : 'GB';
+  const region = regionOf(site);
   useEffect(() => {
     let late = false;
     void researchWorker()

@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { PostFields } from '../../../../core/draft/index.ts';
@@ -27,19 +27,26 @@ export function TargetLists({
     [site.id],
   );
   const [chosen, setChosen] = useState('');
+  // Made once for what lies in the database, not for every key.
+  const others = useMemo(
+    () =>
+      found
+        ? [
+            // The post's own list holds the same phrases on purpose.
+            ...found.lists.filter((list) => list.postId !== postId).map(holderOfList),
+            ...found.posts.filter(({ id }) => id !== postId).flatMap((post) => holderOfPost(post) ?? []),
+          ]
+        : [],
+    [found, postId],
+  );
   if (!found) return null;
-  const { lists, posts } = found;
+  const { lists } = found;
   const own = {
     id: `post ${postId}`,
     name: '',
     primary: keyword,
     phrases: [keyword, ...supporting].filter((phrase) => phrase.trim()),
   };
-  const others = [
-    // The post's own list holds the same phrases on purpose.
-    ...lists.filter((list) => list.postId !== postId).map(holderOfList),
-    ...posts.filter(({ id }) => id !== postId).flatMap((post) => holderOfPost(post) ?? []),
-  ];
   const grave = overlapsOf(own, others).filter(({ degree }) => degree === 'clash' || degree === 'mentioned');
   const take = async () => {
     const list = lists.find(({ id }) => id === chosen);

@@ -1,0 +1,238 @@
+import { useState } from 'react';
+import { toast } from 'sonner';
+import {
+  type ColumnMapping,
+  KEYWORD_COLUMNS,
+  MONTH_NAMES,
+  PERFORMANCE_COLUMNS,
+  type TablePreview,
+} from '../../../core/research/index.ts';
+import { storageProblem } from '../../data/storage.ts';
+import { Button } from '../../ui/button.tsx';
+import { Field } from '../../ui/field.tsx';
+import { many } from '../../ui/figures.ts';
+import type { ImportResult } from '../../workers/research.ts';
+import { researchWorker, told } from '../../workers/research-client.ts';
+
+const COLUMN_NAMES: Record<string, string> = {
+  phrase: 'Phrase',
+  region: 'Region',
+  volume: 'Volume',
+  difficulty: 'Difficulty',
+  intent: 'Intent',
+  source: 'Figures from',
+  date: 'Date of the figures',
+  months: 'Twelve months in one cell',
+  query: 'Query',
+  page: 'Page',
+  clicks: 'Clicks',
+  impressions: 'Impressions',
+  position: 'Position',
+};
+/** A table that was chosen, as far as it must be seen to say what its columns hold. */
+export interface ChosenTable {
+  name: string;
+  text: string;
+  kind: 'keywords' | 'performance';
+  preview: TablePreview;
+}
+
+const today = () => new Date().toISOString().slice(0, 10);
+
+/** The mapping step: what each column holds, and then the reading with its progress. */
+export function TableMapping({
+  siteId,
+  region,
+  table,
+  onCancel,
+  onResult,
+  onProblem,
+}: {
+  siteId: string;
+  region: string;
+  table: ChosenTable;
+  onCancel: () => void;
+  onResult: (result: ImportResult) => void;
+  onProblem: (problem: string) => void;
+}) {
+  const { preview, kind } = table;
+  const [mapping, setMapping] = useState<ColumnMapping>(preview.mapping);
+  const [headed, setHeaded] = useState(preview.header !== null);
+  const [place, setPlace] = useState(region);
+  const [date, setDate] = useState(today());
+  const [done, setDone] = useState<number | null>(null);
+  const rows =
+    headed && preview.header ? preview.rows : [...(preview.header ? [preview.header] : []), ...preview.rows];
+  const width = Math.max(...[preview.header ?? [], ...preview.rows].map((row) => row.length));
+  const wanted: string[] =
+    kind === 'performance'
+      ? [...PERFORMANCE_COLUMNS]
+      : [...KEYWORD_COLUMNS, ...MONTH_NAMES.map((_, at) => `month-${at}`)];
+  const holds = (column: number) =>
+    wanted.find((name) => mapping[name as keyof ColumnMapping] === column) ?? '';
+  const assign = (column: number, name: string) => {
+    const next = Object.fromEntries(
+      Object.entries(mapping).filter(([other, at]) => at !== column && other !== name),
+    );
+    setMapping(name ? { ...next, [name]: column } : next);
+  };
+  const missing = (kind === 'performance' ? ['query', 'page', 'impressions', 'position'] : ['phrase']).filter(
+    (name) => mapping[name as keyof ColumnMapping] === undefined,
+  );
+  const fine = missing.length === 0 && /^[A-Z]{2}$/.test(place);
+  const read = async () => {
+    setDone(0);
+    const worker = await researchWorker();
+    const reading = {
+      delimiter: preview.delimiter,
+      headed,
+      mapping,
+      region: place,
+      source: { name: table.name, date },
+    };
+    const token = crypto.randomUUID();
+    try {
+      const result =
+        kind === 'performance'
+          ? await worker.importPerformance(siteId, table.text, reading, told(setDone))
+          : await worker.importTable(siteId, table.text, reading, token, told(setDone));
+      if (result.stopped) {
+        toast('The import was stopped. Nothing was taken.');
+        setDone(null);
+        return;
+      }
+      toast(
+        kind === 'performance'
+          ? `${many(result.taken, 'query row')} read.`
+          : `${many(result.fresh, 'phrase')} added, ${many(result.merged, 'phrase')} brought up to date.`,
+        kind === 'performance'
+          ? {}
+          : {
+              duration: 15_000,
+              action: { label: 'Undo', onClick: () => void worker.undoImport(siteId, token) },
+            },
+      );
+      onResult(result);
+    } catch (error) {
+      onProblem(storageProblem(error));
+      setDone(null);
+    }
+  };
+  if (done !== null)
+    return (
+      <div role="status" className="max-w-md py-6">
+        <p className="mb-2">
+          Reading {table.name}: {Math.round(done * 100)} %.
+        </p>
+        <div className="mb-3 h-2 rounded bg-sand">
+          <div className="h-2 rounded bg-marram" style={{ width: `${done * 100}%` }} />
+        </div>
+        <Button onClick={() => void researchWorker().then((worker) => worker.stop())}>Stop</Button>
+      </div>
+    );
+  return (
+    <div>
+      <p className="mb-3 text-soft">
+        {table.name}: {kind === 'performance' ? 'a search performance export' : 'a table of keywords'}. Say
+        what each column holds; columns without a name are left out.
+      </p>
+      <div className="mb-3 flex flex-wrap items-end gap-4">
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            checked={headed}
+            onChange={(event) => setHeaded(event.target.checked)}
+            className="accent-marram"
+          />
+          The first line names the columns
+        </label>
+        {kind === 'keywords' && (
+          <div className="w-28">
+            <Field label="Region">
+              {(id) => (
+                <input
+                  id={id}
+                  value={place}
+                  maxLength={2}
+                  onChange={(event) => setPlace(event.target.value.toUpperCase())}
+                  className="w-full rounded-md border px-2.5 py-1.5"
+                />
+              )}
+            </Field>
+          </div>
+        )}
+        <div className="w-40">
+          <Field label="Figures are from">
+            {(id) => (
+              <input
+                id={id}
+                type="date"
+                value={date}
+                onChange={(event) => setDate(event.target.value || today())}
+                className="w-full rounded-md border px-2.5 py-1.5"
+              />
+            )}
+          </Field>
+        </div>
+      </div>
+      <div className="overflow-auto rounded-md border bg-sheet">
+        <table className="w-full text-[13px]" aria-label="Preview">
+          <thead>
+            <tr>
+              {Array.from({ length: width }, (_, column) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: columns are told apart by their place alone.
+                <th key={column} className="border-b p-1.5 text-left align-bottom font-normal">
+                  <span className="block max-w-48 truncate text-soft">
+                    {preview.header?.[column] ?? `Column ${column + 1}`}
+                  </span>
+                  <select
+                    aria-label={`What column ${column + 1} holds`}
+                    value={holds(column)}
+                    onChange={(event) => assign(column, event.target.value)}
+                    className={`mt-1 rounded-md border px-1.5 py-1 ${holds(column) ? 'font-semibold' : 'text-soft'}`}
+                  >
+                    <option value="">left out</option>
+                    {wanted.map((name) => (
+                      <option key={name} value={name}>
+                        {COLUMN_NAMES[name] ?? `Searches in ${MONTH_NAMES[Number(name.slice(6))]}`}
+                      </option>
+                    ))}
+                  </select>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.slice(0, 6).map((row, at) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: lines of a preview do not move.
+              <tr key={at} className="border-t">
+                {Array.from({ length: width }, (_, column) => (
+                  // biome-ignore lint/suspicious/noArrayIndexKey: as above.
+                  <td key={column} className={`max-w-64 truncate p-1.5 ${holds(column) ? '' : 'text-soft'}`}>
+                    {row[column] ?? ''}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {missing.length > 0 && (
+        <p role="alert" className="mt-2 text-ochre">
+          Still to name: {missing.map((name) => COLUMN_NAMES[name]).join(', ')}.
+        </p>
+      )}
+      {kind === 'keywords' && !/^[A-Z]{2}$/.test(place) && (
+        <p role="alert" className="mt-2 text-rust">
+          "{place}" is no region; write two letters such as GB.
+        </p>
+      )}
+      <div className="mt-4 flex gap-3">
+        <Button look="main" onClick={() => void read()} disabled={!fine}>
+          Read the table
+        </Button>
+        <Button onClick={onCancel}>Choose another file</Button>
+      </div>
+    </div>
+  );
+}
