@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  bareKeyword,
   type Keyword,
   KeywordBook,
   looksLikePerformance,
@@ -20,14 +21,7 @@ const source = { name: 'panniers.csv', date: '2026-11-20' };
 const defaults = { region: 'GB', source };
 const read = (text: string) => readKeywordTable(text, previewTable(text), defaults);
 const keyword = (phrase: string, rest: Partial<Keyword> = {}): Keyword => ({
-  phrase,
-  region: 'GB',
-  volume: null,
-  months: null,
-  givenDifficulty: null,
-  found: null,
-  setIntent: null,
-  source,
+  ...bareKeyword(phrase, 'GB', source),
   ...rest,
 });
 

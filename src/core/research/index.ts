@@ -23,6 +23,7 @@ export {
 } from './ideas.ts';
 export { type IntentReading, intentOf } from './intent.ts';
 export {
+  bareKeyword,
   type FigureSource,
   type FoundPage,
   INTENTS,

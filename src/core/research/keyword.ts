@@ -58,3 +58,15 @@ export interface Question {
 /** The key under which a phrase is one and the same: lower case, single spaces. */
 export const phraseKey = (phrase: string): string =>
   phrase.normalize('NFC').toLowerCase().replace(/\s+/g, ' ').trim();
+
+/** A phrase of which nothing is known yet. */
+export const bareKeyword = (phrase: string, region: string, source: FigureSource): Keyword => ({
+  phrase,
+  region,
+  volume: null,
+  months: null,
+  givenDifficulty: null,
+  found: null,
+  setIntent: null,
+  source,
+});

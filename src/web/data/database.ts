@@ -3,7 +3,7 @@ import type { GroupResult } from '../../core/criteria/index.ts';
 import type { Draft, PostFields } from '../../core/draft/index.ts';
 import { comparablePath } from '../../core/listing/index.ts';
 import type { OutlineItem } from '../../core/outline/index.ts';
-import type { FigureSource, IdeaOrigin, PackedKeywords, PerformanceRow } from '../../core/research/index.ts';
+import type { FigureSource, IdeaDraft, PackedKeywords, PerformanceRow } from '../../core/research/index.ts';
 import { emptyHouse, type House, type SitePage, type SiteSettings } from '../../core/site/index.ts';
 
 export interface SiteRow extends Omit<SiteSettings, 'pages'> {
@@ -145,18 +145,10 @@ export interface ListRow {
 /** What was decided about an idea. `begun`: it became a post. */
 export type IdeaStage = 'new' | 'kept' | 'parked' | 'dropped' | 'begun';
 
-export interface IdeaRow {
+/** An idea; its opportunity is as it was when it was made. */
+export interface IdeaRow extends IdeaDraft {
   id: string;
   siteId: string;
-  origin: IdeaOrigin;
-  title: string;
-  line: string;
-  keyword: string;
-  phrases: string[];
-  /** 0-100 when it was made; null: not known. */
-  opportunity: number | null;
-  /** The post that it comes from; empty: none. */
-  from: string;
   stage: IdeaStage;
   rank: number;
   /** The post that it became; empty: none. */

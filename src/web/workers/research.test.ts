@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { emptyFields, readMarkdown } from '../../core/draft/index.ts';
-import { anyKeyword, type Keyword, previewTable } from '../../core/research/index.ts';
+import { anyKeyword, bareKeyword, type Keyword, previewTable } from '../../core/research/index.ts';
 import { restoreBackup, writeBackup } from '../data/backup.ts';
 import { database, openDatabase } from '../data/database.ts';
 import { addIdeas, ideasOf } from '../data/ideas.ts';
@@ -14,14 +14,7 @@ import { research } from './research.ts';
 const NOW = '2026-11-20T09:00:00Z';
 const source = { name: 'test', date: '2026-11-20' };
 const keyword = (phrase: string, rest: Partial<Keyword> = {}): Keyword => ({
-  phrase,
-  region: 'GB',
-  volume: null,
-  months: null,
-  givenDifficulty: null,
-  found: null,
-  setIntent: null,
-  source,
+  ...bareKeyword(phrase, 'GB', source),
   ...rest,
 });
 const view = (rest: object = {}) =>

@@ -1,13 +1,4 @@
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import type { DragEndEvent } from '@dnd-kit/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -20,7 +11,7 @@ import { addIdeas, ideasOf, putIdeas, removeIdeas } from '../../data/ideas.ts';
 import { addPost, postsOf } from '../../data/posts.ts';
 import { currentSite } from '../../data/sites.ts';
 import { Button } from '../../ui/button.tsx';
-import { DraggableRow } from '../../ui/draggable-row.tsx';
+import { DragArea, DraggableRow } from '../../ui/draggable-row.tsx';
 import { figureInWords, many } from '../../ui/figures.ts';
 import type { IdeaWish } from '../../workers/research.ts';
 import { researchWorker } from '../../workers/research-client.ts';
@@ -76,10 +67,6 @@ function Backlog({ site, ideas, posts }: { site: SiteRow; ideas: IdeaRow[]; post
   );
   const shown = ideas.filter((idea) => idea.stage === stage);
   const navigate = useNavigate();
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
   const drop = ({ active, over }: DragEndEvent) => {
     const [from, to] = [active.id, over?.id].map((id) => shown.findIndex((idea) => idea.id === id));
     if (from < 0 || to < 0 || from === to) return;
@@ -135,31 +122,29 @@ function Backlog({ site, ideas, posts }: { site: SiteRow; ideas: IdeaRow[]; post
           {STAGES.find((each) => each.stage === stage)?.empty}
         </p>
       ) : (
-        <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
-          <SortableContext items={shown.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-            <ol
-              aria-label={`${STAGES.find((each) => each.stage === stage)?.name} ideas`}
-              className="max-w-5xl px-4 py-2"
-            >
-              {shown.map((idea) => (
-                <DraggableRow
-                  key={idea.id}
-                  id={idea.id}
-                  name={idea.title}
-                  style={{}}
-                  className="flex items-start gap-2 border-b py-2.5"
-                >
-                  <IdeaLine
-                    idea={idea}
-                    posts={posts}
-                    onDecide={(next, words) => void decide(idea, next, words)}
-                    onBegin={() => void begin(idea)}
-                  />
-                </DraggableRow>
-              ))}
-            </ol>
-          </SortableContext>
-        </DndContext>
+        <DragArea ids={shown.map(({ id }) => id)} onDrop={drop}>
+          <ol
+            aria-label={`${STAGES.find((each) => each.stage === stage)?.name} ideas`}
+            className="max-w-5xl px-4 py-2"
+          >
+            {shown.map((idea) => (
+              <DraggableRow
+                key={idea.id}
+                id={idea.id}
+                name={idea.title}
+                style={{}}
+                className="flex items-start gap-2 border-b py-2.5"
+              >
+                <IdeaLine
+                  idea={idea}
+                  posts={posts}
+                  onDecide={(next, words) => void decide(idea, next, words)}
+                  onBegin={() => void begin(idea)}
+                />
+              </DraggableRow>
+            ))}
+          </ol>
+        </DragArea>
       )}
     </main>
   );

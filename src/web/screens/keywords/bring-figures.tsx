@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { decodeText } from '../../../core/draft/index.ts';
 import {
+  bareKeyword,
   looksLikePerformance,
   previewPerformance,
   previewTable,
@@ -47,12 +48,10 @@ export function BringFigures({
   siteId,
   region,
   onDone,
-  onPerformance,
 }: {
   siteId: string;
   region: string;
   onDone: () => void;
-  onPerformance: () => void;
 }) {
   const [table, setTable] = useState<ChosenTable | null>(null);
   const [problem, setProblem] = useState('');
@@ -79,16 +78,7 @@ export function BringFigures({
       const worker = await researchWorker();
       const { fresh, merged } = await worker.add(
         siteId,
-        phrases.map((phrase) => ({
-          phrase,
-          region,
-          volume: null,
-          months: null,
-          givenDifficulty: null,
-          found: null,
-          setIntent: null,
-          source,
-        })),
+        phrases.map((phrase) => bareKeyword(phrase, region, source)),
       );
       toast(`${many(fresh, 'phrase')} added${merged ? `, ${merged} known already` : ''}.`);
       setList('');
@@ -129,7 +119,6 @@ export function BringFigures({
           onResult={(done) => {
             setTable(null);
             setResult(done);
-            if (table.kind === 'performance' && !done.stopped) onPerformance();
           }}
           onProblem={setProblem}
         />

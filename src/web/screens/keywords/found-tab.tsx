@@ -3,16 +3,6 @@ import { countInWords, many } from '../../ui/figures.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 import type { DeskView, FoundLine } from '../../workers/research-desk.ts';
 
-const KIND_NAMES: Record<FoundLine['page']['kind'], string> = {
-  magazine: 'magazine',
-  blog: 'blog',
-  institution: 'institution',
-  shop: 'shop',
-  maker: 'maker',
-  forum: 'forum',
-  community: 'community',
-};
-
 /** Pages that are found for the phrases in view; each opens to its phrases. */
 export function FoundTab({
   siteId,
@@ -59,7 +49,7 @@ export function FoundTab({
               >
                 <span className="block truncate">{page.title}</span>
                 <span className="block truncate text-soft">
-                  {page.publisher}, {KIND_NAMES[page.kind]} · standing {page.standing} ·{' '}
+                  {page.publisher}, {page.kind} · standing {page.standing} ·{' '}
                   {page.address.replace(/^https:\/\//, '')}
                 </span>
               </button>

@@ -5,6 +5,7 @@ import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import {
   anyKeyword,
+  bareKeyword,
   type Intent,
   type KeywordSort,
   type KeywordWish,
@@ -130,32 +131,25 @@ function Desk({ site }: { site: SiteRow }) {
       sort,
       descending: wish.sort === sort ? !wish.descending : sort !== 'phrase' && sort !== 'intent',
     });
-  const rowsChosen = () => Uint32Array.from(view ? view.rows.filter((row) => selected.has(row)) : []);
   const [questions, setQuestions] = useState<ReadonlySet<string>>(new Set());
+  /** In the order of the table; what a filter hides is selected all the same, and comes last. */
+  const rowsChosen = () => {
+    const shown = view ? [...view.rows].filter((row) => selected.has(row)) : [];
+    return [...new Set([...shown, ...selected])];
+  };
   const phrases = async () =>
     tab === 'questions'
       ? [...questions]
-      : (await (await researchWorker()).lines(site.id, [...selected])).map(({ keyword }) => keyword.phrase);
-  const csv = async () =>
-    tab === 'questions'
-      ? writeKeywordTable(
-          search.questions
-            .filter(({ text }) => questions.has(text))
-            .map(({ text, volume }) => ({
-              phrase: text,
-              region,
-              volume,
-              months: null,
-              givenDifficulty: null,
-              found: null,
-              setIntent: null,
-              source: { name: 'Questions', date: new Date().toISOString().slice(0, 10) },
-            })),
-        )
-      : (await researchWorker()).csv(
-          site.id,
-          rowsChosen().length ? rowsChosen() : Uint32Array.from(selected),
-        );
+      : (await (await researchWorker()).lines(site.id, rowsChosen())).map(({ keyword }) => keyword.phrase);
+  const csv = async () => {
+    if (tab !== 'questions') return (await researchWorker()).csv(site.id, Uint32Array.from(rowsChosen()));
+    const source = { name: 'Questions', date: new Date().toISOString().slice(0, 10) };
+    return writeKeywordTable(
+      search.questions
+        .filter(({ text }) => questions.has(text))
+        .map(({ text, volume }) => ({ ...bareKeyword(text, region, source), volume })),
+    );
+  };
   const count = tab === 'questions' ? questions.size : selected.size;
   const setIntent = async (row: number, intent: Intent | null) => {
     try {
@@ -195,17 +189,12 @@ function Desk({ site }: { site: SiteRow }) {
         )}
       </p>
       {bringing ? (
-        <BringFigures
-          siteId={site.id}
-          region={region}
-          onDone={() => go({ show: 'phrases' })}
-          onPerformance={() => setParams({ show: 'figures', read: 'performance' })}
-        />
+        <BringFigures siteId={site.id} region={region} onDone={() => go({ show: 'phrases' })} />
       ) : (
         <div className="flex min-h-0 flex-1 max-[760px]:flex-col max-[760px]:overflow-auto">
           <div className="flex min-w-0 flex-1 flex-col">
             {seedDetail && view && (
-              <SeedOverview detail={seedDetail} related={view.all} volume={view.volume} />
+              <SeedOverview detail={seedDetail} related={view.rows.length} volume={view.volume} />
             )}
             <div className="flex flex-wrap items-center gap-4 px-6 pt-2">
               <div role="tablist" aria-label="What is shown" className="flex gap-4">

@@ -1,8 +1,8 @@
-import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { INTENTS, type KeywordWish } from '../../../core/research/index.ts';
 import { Button } from '../../ui/button.tsx';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
+import { PanelButton } from '../../ui/panel-button.tsx';
 import { COLUMNS, type ColumnKey } from './phrase-table.tsx';
 
 /** Filters and columns under a name. */
@@ -144,39 +144,26 @@ export function PhraseFilters({
             setColumns(view.columns);
           }}
         />
-        <Popover.Root>
-          <Popover.Trigger asChild>
-            <Button className="min-h-7.5! py-1!">Columns</Button>
-          </Popover.Trigger>
-          <Popover.Portal>
-            <Popover.Content
-              align="end"
-              sideOffset={4}
-              className="rise z-30 rounded-md border bg-sheet p-3 text-[13px]"
-            >
-              <fieldset className="flex flex-col gap-1.5">
-                <legend className="mb-1 font-semibold">Columns</legend>
-                {COLUMNS.map(({ key, name }) => (
-                  <label key={key} className="flex items-center gap-2">
-                    <input
-                      type="checkbox"
-                      className="accent-marram"
-                      checked={columns.includes(key)}
-                      onChange={() =>
-                        setColumns(
-                          columns.includes(key)
-                            ? columns.filter((other) => other !== key)
-                            : [...columns, key],
-                        )
-                      }
-                    />
-                    {name}
-                  </label>
-                ))}
-              </fieldset>
-            </Popover.Content>
-          </Popover.Portal>
-        </Popover.Root>
+        <PanelButton label="Columns" className="min-h-7.5! py-1!">
+          <fieldset className="flex flex-col gap-1.5">
+            <legend className="mb-1 font-semibold">Columns</legend>
+            {COLUMNS.map(({ key, name }) => (
+              <label key={key} className="flex items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="accent-marram"
+                  checked={columns.includes(key)}
+                  onChange={() =>
+                    setColumns(
+                      columns.includes(key) ? columns.filter((other) => other !== key) : [...columns, key],
+                    )
+                  }
+                />
+                {name}
+              </label>
+            ))}
+          </fieldset>
+        </PanelButton>
       </div>
     </div>
   );
@@ -197,68 +184,57 @@ function Views({
 }) {
   const [name, setName] = useState('');
   return (
-    <Popover.Root>
-      <Popover.Trigger asChild>
-        <Button className="min-h-7.5! py-1!">Views</Button>
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="end"
-          sideOffset={4}
-          className="rise z-30 w-64 rounded-md border bg-sheet p-3 text-[13px]"
-        >
-          <p className="mb-2 font-semibold">Saved views</p>
-          {views.length === 0 && (
-            <p className="mb-2 text-soft">None yet. A view keeps filters, order and columns.</p>
-          )}
-          <ul>
-            {views.map((view) => (
-              <li key={view.name} className="flex items-center gap-2 border-t py-1">
-                <button
-                  type="button"
-                  onClick={() => onPick(view)}
-                  className="min-w-0 flex-1 truncate text-left text-marram hover:underline"
-                >
-                  {view.name}
-                </button>
-                <button
-                  type="button"
-                  aria-label={`Remove the view ${view.name}`}
-                  onClick={() => setViews(views.filter((other) => other !== view))}
-                  className="text-soft hover:text-rust"
-                >
-                  Remove
-                </button>
-              </li>
-            ))}
-          </ul>
-          <form
-            className="mt-2 flex gap-1.5 border-t pt-2"
-            onSubmit={(event) => {
-              event.preventDefault();
-              if (!name.trim()) return;
-              setViews([
-                ...views.filter((view) => view.name !== name.trim()),
-                { name: name.trim(), wish, columns: [...columns] },
-              ]);
-              setName('');
-            }}
-          >
-            <label className="min-w-0 flex-1">
-              <span className="sr-only">Name of the view</span>
-              <input
-                value={name}
-                onChange={(event) => setName(event.target.value)}
-                placeholder="Name"
-                className={`${BOX} w-full`}
-              />
-            </label>
-            <Button type="submit" className="min-h-7.5! py-1!">
-              Keep
-            </Button>
-          </form>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <PanelButton label="Views" className="min-h-7.5! py-1!" panel="w-64">
+      <p className="mb-2 font-semibold">Saved views</p>
+      {views.length === 0 && (
+        <p className="mb-2 text-soft">None yet. A view keeps filters, order and columns.</p>
+      )}
+      <ul>
+        {views.map((view) => (
+          <li key={view.name} className="flex items-center gap-2 border-t py-1">
+            <button
+              type="button"
+              onClick={() => onPick(view)}
+              className="min-w-0 flex-1 truncate text-left text-marram hover:underline"
+            >
+              {view.name}
+            </button>
+            <button
+              type="button"
+              aria-label={`Remove the view ${view.name}`}
+              onClick={() => setViews(views.filter((other) => other !== view))}
+              className="text-soft hover:text-rust"
+            >
+              Remove
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form
+        className="mt-2 flex gap-1.5 border-t pt-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!name.trim()) return;
+          setViews([
+            ...views.filter((view) => view.name !== name.trim()),
+            { name: name.trim(), wish, columns: [...columns] },
+          ]);
+          setName('');
+        }}
+      >
+        <label className="min-w-0 flex-1">
+          <span className="sr-only">Name of the view</span>
+          <input
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+            placeholder="Name"
+            className={`${BOX} w-full`}
+          />
+        </label>
+        <Button type="submit" className="min-h-7.5! py-1!">
+          Keep
+        </Button>
+      </form>
+    </PanelButton>
   );
 }

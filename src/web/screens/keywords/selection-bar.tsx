@@ -1,10 +1,10 @@
-import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { ListRow } from '../../data/database.ts';
 import { addToList } from '../../data/lists.ts';
 import { Button } from '../../ui/button.tsx';
 import { many } from '../../ui/figures.ts';
+import { PanelButton } from '../../ui/panel-button.tsx';
 
 /** What can be done with selected phrases: onto a list in one stroke, or out as CSV. */
 export function SelectionBar({
@@ -40,54 +40,49 @@ export function SelectionBar({
   };
   return (
     <div className="flex flex-wrap items-center gap-2" role="group" aria-label="Selection">
-      <Popover.Root open={open} onOpenChange={setOpen}>
-        <Popover.Trigger asChild>
-          <Button look="main" disabled={count === 0}>
-            Add to list
-          </Button>
-        </Popover.Trigger>
-        <Popover.Portal>
-          <Popover.Content
-            align="start"
-            sideOffset={4}
-            className="rise z-30 w-72 rounded-md border bg-sheet p-3"
-          >
-            <form
-              className="mb-2 flex gap-1.5"
-              onSubmit={(event) => {
-                event.preventDefault();
-                if (name.trim()) void add({ name: name.trim(), region });
-                setName('');
-              }}
-            >
-              <label className="min-w-0 flex-1">
-                <span className="sr-only">Name of a new list</span>
-                <input
-                  value={name}
-                  onChange={(event) => setName(event.target.value)}
-                  placeholder="New list"
-                  className="w-full rounded-md border px-2 py-1.5"
-                />
-              </label>
-              <Button type="submit">Make</Button>
-            </form>
-            <ul className="max-h-64 overflow-auto text-[13px]" aria-label="Lists">
-              {lists.map((list) => (
-                <li key={list.id} className="border-t">
-                  <button
-                    type="button"
-                    onClick={() => void add({ id: list.id })}
-                    className="flex w-full items-baseline gap-2 py-1.5 text-left hover:text-marram"
-                  >
-                    <span className="min-w-0 flex-1 truncate">{list.name}</span>
-                    <span className="text-soft">{list.phrases.length}</span>
-                  </button>
-                </li>
-              ))}
-            </ul>
-          </Popover.Content>
-        </Popover.Portal>
-      </Popover.Root>
+      <PanelButton
+        label="Add to list"
+        look="main"
+        disabled={count === 0}
+        align="start"
+        panel="w-72"
+        open={open}
+        onOpenChange={setOpen}
+      >
+        <form
+          className="mb-2 flex gap-1.5"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (name.trim()) void add({ name: name.trim(), region });
+            setName('');
+          }}
+        >
+          <label className="min-w-0 flex-1">
+            <span className="sr-only">Name of a new list</span>
+            <input
+              value={name}
+              onChange={(event) => setName(event.target.value)}
+              placeholder="New list"
+              className="w-full rounded-md border px-2 py-1.5"
+            />
+          </label>
+          <Button type="submit">Make</Button>
+        </form>
+        <ul className="max-h-64 overflow-auto text-[13px]" aria-label="Lists">
+          {lists.map((list) => (
+            <li key={list.id} className="border-t">
+              <button
+                type="button"
+                onClick={() => void add({ id: list.id })}
+                className="flex w-full items-baseline gap-2 py-1.5 text-left hover:text-marram"
+              >
+                <span className="min-w-0 flex-1 truncate">{list.name}</span>
+                <span className="text-soft">{list.phrases.length}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </PanelButton>
       <Button onClick={onCopy} disabled={count === 0}>
         Copy as CSV
       </Button>

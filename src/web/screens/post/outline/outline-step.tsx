@@ -1,13 +1,4 @@
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import type { DragEndEvent } from '@dnd-kit/core';
 import { ArrowDown, ArrowUp, IndentDecrease, IndentIncrease, Plus, Trash2 } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
@@ -25,7 +16,7 @@ import {
 } from '../../../../core/outline/index.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
-import { DraggableRow } from '../../../ui/draggable-row.tsx';
+import { DragArea, DraggableRow } from '../../../ui/draggable-row.tsx';
 import { Hint } from '../../../ui/hint.tsx';
 import { usePost } from '../post-context.ts';
 
@@ -53,10 +44,6 @@ export function OutlineStep() {
     focusNext.current = focus ?? null;
     set(next);
   };
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
   const drop = ({ active, over, delta }: DragEndEvent) => {
     if (!over) return;
     const before = outline;
@@ -152,72 +139,67 @@ export function OutlineStep() {
         ) : (
           <>
             <ol ref={list} aria-label="Outline" className="rounded-md border bg-sheet">
-              <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
-                <SortableContext items={outline.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-                  {outline.map((item, at) => (
-                    <DraggableRow
-                      key={item.id}
-                      id={item.id}
-                      name={item.text || `heading ${at + 1}`}
-                      className="group relative flex items-start gap-2 border-b bg-sheet py-1.5 pr-2 last:border-b-0"
-                      style={{ paddingLeft: 6 + (item.level - 2) * INDENT }}
-                    >
-                      <span
-                        className="mt-1.5 w-5 shrink-0 text-[12px] text-soft"
-                        title={`Level ${item.level}`}
-                      >
-                        H{item.level}
-                      </span>
-                      <div className="min-w-0 flex-1">
-                        <input
-                          data-item={item.id}
-                          aria-label={`Heading ${at + 1}, level ${item.level}`}
-                          value={item.text}
-                          placeholder="Heading"
-                          onChange={(event) => set(outline.with(at, { ...item, text: event.target.value }))}
-                          onKeyDown={(event) => onKeyDown(event, at)}
-                          className={`w-full rounded bg-transparent px-1 py-0.5 font-serif ${item.level === 2 ? 'text-[18px] font-semibold' : 'text-[16px]'}`}
-                        />
-                        <textarea
-                          aria-label={`Note on heading ${at + 1}`}
-                          value={item.note}
-                          placeholder="Note"
-                          rows={1}
-                          onChange={(event) => set(outline.with(at, { ...item, note: event.target.value }))}
-                          className="field-sizing-content w-full resize-none rounded bg-transparent px-1 text-[13px] text-soft"
-                        />
-                      </div>
-                      <div className="flex shrink-0 gap-0.5 pt-1 text-soft">
-                        <Tool
-                          name="Move up"
-                          keys="Alt ↑"
-                          onClick={() => change(moveItem(outline, at, -1))}
-                          icon={ArrowUp}
-                        />
-                        <Tool
-                          name="Move down"
-                          keys="Alt ↓"
-                          onClick={() => change(moveItem(outline, at, 1))}
-                          icon={ArrowDown}
-                        />
-                        <Tool
-                          name="Lift"
-                          keys="Alt ←"
-                          onClick={() => change(nestItem(outline, at, -1))}
-                          icon={IndentDecrease}
-                        />
-                        <Tool
-                          name="Nest"
-                          keys="Alt →"
-                          onClick={() => change(nestItem(outline, at, 1))}
-                          icon={IndentIncrease}
-                        />
-                        <Tool name="Take out" keys="" onClick={() => remove(at)} icon={Trash2} />
-                      </div>
-                    </DraggableRow>
-                  ))}
-                </SortableContext>
-              </DndContext>
+              <DragArea ids={outline.map(({ id }) => id)} onDrop={drop}>
+                {outline.map((item, at) => (
+                  <DraggableRow
+                    key={item.id}
+                    id={item.id}
+                    name={item.text || `heading ${at + 1}`}
+                    className="group relative flex items-start gap-2 border-b bg-sheet py-1.5 pr-2 last:border-b-0"
+                    style={{ paddingLeft: 6 + (item.level - 2) * INDENT }}
+                  >
+                    <span className="mt-1.5 w-5 shrink-0 text-[12px] text-soft" title={`Level ${item.level}`}>
+                      H{item.level}
+                    </span>
+                    <div className="min-w-0 flex-1">
+                      <input
+                        data-item={item.id}
+                        aria-label={`Heading ${at + 1}, level ${item.level}`}
+                        value={item.text}
+                        placeholder="Heading"
+                        onChange={(event) => set(outline.with(at, { ...item, text: event.target.value }))}
+                        onKeyDown={(event) => onKeyDown(event, at)}
+                        className={`w-full rounded bg-transparent px-1 py-0.5 font-serif ${item.level === 2 ? 'text-[18px] font-semibold' : 'text-[16px]'}`}
+                      />
+                      <textarea
+                        aria-label={`Note on heading ${at + 1}`}
+                        value={item.note}
+                        placeholder="Note"
+                        rows={1}
+                        onChange={(event) => set(outline.with(at, { ...item, note: event.target.value }))}
+                        className="field-sizing-content w-full resize-none rounded bg-transparent px-1 text-[13px] text-soft"
+                      />
+                    </div>
+                    <div className="flex shrink-0 gap-0.5 pt-1 text-soft">
+                      <Tool
+                        name="Move up"
+                        keys="Alt ↑"
+                        onClick={() => change(moveItem(outline, at, -1))}
+                        icon={ArrowUp}
+                      />
+                      <Tool
+                        name="Move down"
+                        keys="Alt ↓"
+                        onClick={() => change(moveItem(outline, at, 1))}
+                        icon={ArrowDown}
+                      />
+                      <Tool
+                        name="Lift"
+                        keys="Alt ←"
+                        onClick={() => change(nestItem(outline, at, -1))}
+                        icon={IndentDecrease}
+                      />
+                      <Tool
+                        name="Nest"
+                        keys="Alt →"
+                        onClick={() => change(nestItem(outline, at, 1))}
+                        icon={IndentIncrease}
+                      />
+                      <Tool name="Take out" keys="" onClick={() => remove(at)} icon={Trash2} />
+                    </div>
+                  </DraggableRow>
+                ))}
+              </DragArea>
             </ol>
             <div className="mt-3 flex flex-wrap items-baseline gap-4">
               <Button onClick={() => add(null)}>
