@@ -78,6 +78,14 @@ test('several are selected by keys, and by drawing around them in the chart', as
   await page.keyboard.press('Shift+ArrowDown');
   await page.keyboard.press('Shift+ArrowDown');
   await expect(page.getByText('3 selected')).toBeVisible();
+  // What a filter hides stays selected, and goes out with the rest.
+  await page.getByRole('textbox', { name: 'Contains', exact: true }).fill('hammock');
+  await expect(phrases(page).getByRole('row')).toHaveCount(2);
+  const { text } = await downloaded(page, () => page.getByRole('button', { name: 'Save as CSV' }).click());
+  expect(text.trim().split('\n')).toHaveLength(4);
+  await page.getByRole('textbox', { name: 'Contains', exact: true }).fill('');
+  await expect(phrases(page).getByRole('row').nth(3)).toBeVisible();
+  await table.focus();
   await page.keyboard.press('Escape');
   await expect(page.getByText('3 selected')).toBeHidden();
   await page.getByRole('button', { name: 'Chart' }).click();

@@ -257,7 +257,7 @@ function Desk({ site }: { site: SiteRow }) {
               <QuestionsTab questions={search.questions} selected={questions} onSelect={setQuestions} />
             ) : empty && !search.busy ? (
               <NothingKnown seeds={seeds} region={region} onBring={() => go({ show: 'figures' })} />
-            ) : !view ? (
+            ) : !view || empty ? (
               <div aria-busy="true" className="mx-6 my-3 flex-1 rounded-md bg-sand/40" />
             ) : tab === 'phrases' ? (
               view.rows.length === 0 ? (
