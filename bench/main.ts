@@ -142,7 +142,7 @@ const rows: Record<string, () => Omit<Row, 'ok' | 'name'>> = {
           kept += scorePost(
             one,
             posts[at],
-            { site, index, pictures: new Map() },
+            { site, index, pictures: new Map(), studies: new Map() },
             new DraftReadings(vocabulary),
           ).report.score;
         });

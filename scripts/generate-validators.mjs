@@ -16,4 +16,5 @@ function compile(schemaPath) {
 export const profileValidator = () => compile('src/core/criteria/profile.schema.json');
 export const backupValidator = () => compile('src/core/formats/backup.schema.json');
 export const siteFileValidator = () => compile('src/core/formats/site-file.schema.json');
+export const studyFileValidator = () => compile('src/core/formats/study-file.schema.json');
 export const marketAnswerValidator = () => compile('src/core/formats/market-answer.schema.json');

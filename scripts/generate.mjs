@@ -7,6 +7,7 @@ import {
   marketAnswerValidator,
   profileValidator,
   siteFileValidator,
+  studyFileValidator,
 } from './generate-validators.mjs';
 import { widthTable } from './generate-widths.mjs';
 
@@ -19,6 +20,7 @@ const tables = {
   'src/core/formats/generated/backup-validator.js': backupValidator,
   'src/core/formats/generated/market-answer-validator.js': marketAnswerValidator,
   'src/core/formats/generated/site-file-validator.js': siteFileValidator,
+  'src/core/formats/generated/study-file-validator.js': studyFileValidator,
 };
 const check = process.argv.includes('--check');
 let stale = 0;

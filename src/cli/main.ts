@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { DraftReadings, readProfile } from '../core/criteria/index.ts';
-import { type ScoreReportJson, scoreReportJson } from '../core/formats/index.ts';
+import { DraftReadings, readProfile, type StudyFacts } from '../core/criteria/index.ts';
+import { readStudyFile, type ScoreReportJson, scoreReportJson } from '../core/formats/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
 import { indexedPost, SiteIndex, type SiteSettings, scorePost } from '../core/site/index.ts';
 import { type InputGroup, picturesOf, readInput, rootOf } from './input.ts';
@@ -47,8 +47,22 @@ function profileOf(path: string | null) {
   return reading.profile;
 }
 
+function studyOf(path: string | null): StudyFacts | null {
+  if (path === null) return null;
+  let text: string;
+  try {
+    text = readFileSync(path, 'utf8');
+  } catch {
+    throw new UsageError(`${path} cannot be read. Check the name.`);
+  }
+  const reading = readStudyFile(text);
+  if (reading.problem !== null) throw new UsageError(`${path}: ${reading.problem}`);
+  return reading.study.facts;
+}
+
 async function score(options: ScoreOptions): Promise<number> {
   const profile = profileOf(options.profile);
+  const study = studyOf(options.study);
   const vocabulary = new Vocabulary();
   const reports: ScoreReportJson[] = [];
   let failed = false;
@@ -69,7 +83,7 @@ async function score(options: ScoreOptions): Promise<number> {
       continue;
     }
     many ||= group.isSite;
-    for (const { file, report, facts } of scoreGroup(group, path, options, profile, vocabulary)) {
+    for (const { file, report, facts } of scoreGroup(group, path, options, { profile, study }, vocabulary)) {
       below ||= options.min !== null && Math.round(report.score * 10) / 10 < options.min;
       if (options.json) reports.push(scoreReportJson(file.path, file.format, facts, report));
       else {
@@ -87,7 +101,7 @@ function* scoreGroup(
   group: InputGroup,
   path: string,
   options: ScoreOptions,
-  profile: SiteSettings['profile'],
+  { profile, study }: { profile: SiteSettings['profile']; study: StudyFacts | null },
   vocabulary: Vocabulary,
 ) {
   const site: SiteSettings = {
@@ -109,8 +123,9 @@ function* scoreGroup(
         posts.map(({ post }) => post),
       )
     : null;
+  const studies = new Map(study ? posts.map(({ post }) => [post.id, study]) : []);
   for (const { file, document, post } of posts) {
-    const scene = { site, index, pictures: picturesOf(file, rootOf(path)) };
+    const scene = { site, index, pictures: picturesOf(file, rootOf(path)), studies };
     yield { file, ...scorePost(document, post, scene, new DraftReadings(vocabulary)) };
   }
 }

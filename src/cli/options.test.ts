@@ -35,6 +35,7 @@ describe('options', () => {
       site: 'https://blog.example',
       titlePattern: null,
       profile: null,
+      study: null,
       min: 70,
       json: true,
     });

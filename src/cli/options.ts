@@ -10,6 +10,7 @@ export interface ScoreOptions {
   site: string | null;
   titlePattern: string | null;
   profile: string | null;
+  study: string | null;
   min: number | null;
   json: boolean;
 }
@@ -23,6 +24,7 @@ const OPTIONS = {
   site: { type: 'string' },
   'title-pattern': { type: 'string' },
   profile: { type: 'string' },
+  study: { type: 'string' },
   min: { type: 'string' },
   json: { type: 'boolean' },
   help: { type: 'boolean', short: 'h' },
@@ -88,6 +90,7 @@ export function readOptions(args: readonly string[]): 'help' | 'version' | Score
     site,
     titlePattern: text('title-pattern'),
     profile: text('profile'),
+    study: text('study'),
     min: min === null ? null : Number(min),
     json: values.json === true,
   };
@@ -106,6 +109,8 @@ A folder is a site: its files are judged with each other in view.
   --site ADDRESS       the site's address, to tell internal links
   --title-pattern P    how the site builds meta titles, e.g. "{title} | Name"
   --profile FILE       criteria profile (JSON): limits and weights
+  --study FILE         study of result pages (JSON, exported on Study): its terms,
+                       topics and lengths are judged too
   --min N              exit with 1 when a file scores below N
   --json               print the report as JSON
   --help, --version

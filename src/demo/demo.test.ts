@@ -21,7 +21,12 @@ const index = new SiteIndex(
 const sizes = new Map(pictures.map(({ name, size }) => [`media/${name}`, size]));
 const reports = posts.map(
   (post) =>
-    scorePost(post, indexedPost(post.id, post), { site, index, pictures: sizes }, new DraftReadings()).report,
+    scorePost(
+      post,
+      indexedPost(post.id, post),
+      { site, index, pictures: sizes, studies: new Map() },
+      new DraftReadings(),
+    ).report,
 );
 
 describe('the demo scenario', () => {

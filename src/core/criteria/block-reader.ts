@@ -5,11 +5,14 @@ import {
   MATCH_VALUES,
   type Match,
   PhraseMatcher,
+  TermCounter,
   type Tokens,
   tokenize,
   type Vocabulary,
+  type WordBases,
 } from '../language/index.ts';
 import { isClaim } from './claims.ts';
+import type { StudyFacts } from './surroundings.ts';
 
 /** A use of the primary keyword in a block; words are counted from the block's first. */
 export interface KeywordUse {
@@ -52,6 +55,10 @@ export interface BlockReading {
   heading: string;
   /** The same in lower case, by which headings are told apart. */
   headingKey: string;
+  /** Uses of the study's terms, by their index; none in the title. */
+  termUses: { term: number; start: number; end: number }[];
+  /** Those stems of the study's topics that stand here, by their index. */
+  topicStems: number[];
 }
 
 /** What a reading depends on beside the block. */
@@ -60,7 +67,16 @@ export interface ReadingTarget {
   keyword: string;
   supporting: readonly string[];
   sentenceWords: number;
+  study: StudyFacts | null;
 }
+
+/** Stems by which a study's topics are known, each once, in the order in which they are met. */
+export function topicStemsOf(study: StudyFacts | null): string[] {
+  return [...new Set((study?.topics ?? []).flatMap(({ stems }) => stems.map(([stem]) => stem)))];
+}
+
+const NO_USES: BlockReading['termUses'] = [];
+const NO_STEMS: number[] = [];
 
 /**
  * Reads blocks for one target and remembers every reading by the block's identity, so that after a keystroke only
@@ -69,12 +85,26 @@ export interface ReadingTarget {
 export class BlockReader {
   readonly matcher: PhraseMatcher;
   private readonly memo = new WeakMap<Block, BlockReading>();
+  private readonly terms: TermCounter | null;
+  /** Indices of topic stems by the number of the stem. */
+  private readonly stems: Map<number, number> | null;
 
   constructor(
     readonly vocabulary: Vocabulary,
     readonly target: ReadingTarget,
     private readonly tokenMemo: WeakMap<Block, Tokens>,
+    private readonly bases: WordBases,
   ) {
+    const { study } = target;
+    this.terms = study?.terms.length
+      ? new TermCounter(
+          study.terms.map(({ key }) => key),
+          bases,
+        )
+      : null;
+    this.stems = study?.topics.length
+      ? new Map(topicStemsOf(study).map((stem, at) => [bases.stemNumber(stem), at]))
+      : null;
     this.matcher = new PhraseMatcher([target.keyword, ...target.supporting], vocabulary, target.english);
   }
 
@@ -136,6 +166,8 @@ export class BlockReader {
       level: block.kind === 'heading' ? (block.level ?? 2) : 0,
       heading,
       headingKey: heading.toLowerCase(),
+      termUses: this.termUsesOf(block, tokens),
+      topicStems: this.topicStemsIn(tokens),
       tokens,
       words: tokens.words,
       sentences: tokens.sentenceCount,
@@ -152,6 +184,23 @@ export class BlockReader {
       claims: this.target.english ? claimsOf(block.text, sentences, links) : [],
       links,
     };
+  }
+
+  private termUsesOf(block: Block, tokens: Tokens): BlockReading['termUses'] {
+    if (!this.terms || tokens.length === 0 || (block.kind === 'heading' && block.level === 1)) return NO_USES;
+    return this.terms
+      .uses(tokens)
+      .map(({ term, first, last }) => ({ term, start: tokens.starts[first], end: tokens.ends[last] }));
+  }
+
+  private topicStemsIn(tokens: Tokens): number[] {
+    if (!this.stems || tokens.length === 0) return NO_STEMS;
+    const here = new Set<number>();
+    for (let at = 0; at < tokens.length; at++) {
+      const index = this.stems.get(this.bases.stem(tokens.ids[at]));
+      if (index !== undefined) here.add(index);
+    }
+    return [...here];
   }
 }
 

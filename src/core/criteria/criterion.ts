@@ -52,7 +52,7 @@ export interface Criterion {
   place: Place;
   applies(facts: DraftFacts, context: Context): boolean;
   /** The target in words a writer reads. */
-  target(limits: Limits, facts: DraftFacts): string;
+  target(limits: Limits, facts: DraftFacts, context: Context): string;
   measure(facts: DraftFacts, context: Context): Measure;
   fixes?(facts: DraftFacts, context: Context): Fix[];
 }

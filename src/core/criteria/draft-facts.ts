@@ -8,11 +8,13 @@ import {
   type MatchKind,
   type Tokens,
   Vocabulary,
+  WordBases,
 } from '../language/index.ts';
 import { comparablePath, effectiveMetaTitle, linkKind } from '../listing/index.ts';
 import { BlockReader, type BlockReading } from './block-reader.ts';
 import { type DraftTotals, draftTotals } from './draft-totals.ts';
 import type { Limits } from './profile.ts';
+import type { StudyFacts } from './surroundings.ts';
 
 /** What is known about a picture's file. */
 export interface PictureSize {
@@ -35,6 +37,8 @@ export interface DraftSettings {
   /** Sizes of picture files by address as written in the draft. */
   pictures: ReadonlyMap<string, PictureSize>;
   limits: Limits;
+  /** Null: no pages were studied for the post. */
+  study: StudyFacts | null;
 }
 
 export interface HeadingFact {
@@ -118,15 +122,22 @@ export class DraftReadings {
       known: new Map(),
     };
 
-  constructor(readonly vocabulary: Vocabulary = new Vocabulary()) {}
+  constructor(
+    readonly vocabulary: Vocabulary = new Vocabulary(),
+    private readonly bases: WordBases = new WordBases(vocabulary),
+  ) {}
 
   /** The facts of a document. Blocks that are the same objects as before are not read again. */
   facts({ fields, draft }: PostDocument, settings: DraftSettings): DraftFacts {
     const language = fields.language || settings.language || this.languageOf(draft.blocks);
     const english = isEnglish(language);
-    const reader = this.readerFor(english, fields, settings.limits.sentenceWords);
+    const reader = this.readerFor(english, fields, settings);
     const readings = this.readingsOf(draft.blocks, reader);
-    const totals = draftTotals(readings, fields.supporting.length, settings.limits);
+    const totals = draftTotals(
+      readings,
+      { supporting: fields.supporting.length, terms: settings.study?.terms.length ?? 0 },
+      settings.limits,
+    );
     const headings: HeadingFact[] = [];
     const images: ImageFact[] = fields.image
       ? [{ index: null, block: null, src: fields.image, alt: fields.imageAlt }]
@@ -236,21 +247,24 @@ export class DraftReadings {
     return this.detected.language;
   }
 
-  private readerFor(english: boolean, fields: PostFields, sentenceWords: number): BlockReader {
+  private readerFor(english: boolean, fields: PostFields, { limits, study }: DraftSettings): BlockReader {
+    const { sentenceWords } = limits;
     const { keyword, supporting } = fields;
     const known = this.reader?.target;
     const same =
       known?.english === english &&
       known.keyword === keyword &&
       known.sentenceWords === sentenceWords &&
+      known.study === study &&
       (known.supporting === supporting ||
         (known.supporting.length === supporting.length &&
           known.supporting.every((phrase, at) => phrase === supporting[at])));
     if (!this.reader || !same) {
       this.reader = new BlockReader(
         this.vocabulary,
-        { english, keyword, supporting, sentenceWords },
+        { english, keyword, supporting, sentenceWords, study },
         this.tokenMemo,
+        this.bases,
       );
       this.textMemo = new Map();
     }

@@ -27,6 +27,8 @@ export interface DraftTotals {
   withUses: (Placed & { wordsBefore: number })[];
   /** For each supporting keyword the best match value; 0 where it is not there. */
   supportingValues: Float64Array;
+  /** Uses of each of the study's terms. */
+  termUses: Uint32Array;
   /** Lists, tables and quotes. */
   scanPoints: number;
   /** Words between headings, each run with the first block that goes past the limit. */
@@ -38,7 +40,7 @@ export interface DraftTotals {
 /** Adds the readings of a draft's blocks up. */
 export function draftTotals(
   readings: readonly BlockReading[],
-  supporting: number,
+  phrases: { supporting: number; terms: number },
   { headingRunWords, paragraphWords }: Limits,
 ): DraftTotals {
   const prose = { words: 0, sentences: 0, syllables: 0 };
@@ -55,7 +57,8 @@ export function draftTotals(
     withClaims: [],
     claims: 0,
     withUses: [],
-    supportingValues: new Float64Array(supporting),
+    supportingValues: new Float64Array(phrases.supporting),
+    termUses: new Uint32Array(phrases.terms),
     scanPoints: 0,
     runs: [],
     loading: [],
@@ -82,6 +85,8 @@ export function draftTotals(
     const found = reading.supporting;
     for (let at = 0; at < found.length; at++)
       if (found[at].value > values[found[at].index]) values[found[at].index] = found[at].value;
+    const { termUses } = reading;
+    for (let at = 0; at < termUses.length; at++) totals.termUses[termUses[at].term] += 1;
     totals.words += words;
     totals.sentences += sentences;
     totals.syllables += reading.syllables;

@@ -49,7 +49,7 @@ export function scoreDraft(facts: DraftFacts, context: Context): ScoreReport {
   const scale = sum > 0 ? 100 / sum : 0;
   const criteria = CRITERIA.map((criterion, at): CriterionResult => {
     const { id, group, title, unit, place } = criterion;
-    const target = criterion.target(limits, facts);
+    const target = criterion.target(limits, facts, context);
     if (!applying[at])
       return {
         id,

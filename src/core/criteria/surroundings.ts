@@ -22,8 +22,46 @@ export interface SiteFacts {
   pagesKnown: boolean;
 }
 
-/** What a study of result pages will tell; none exists until pages are studied. */
+/** A term that the studied pages share. */
+export interface StudyTerm {
+  /** Base forms of its words, by which uses are counted. */
+  key: string;
+  /** As it is mostly written. */
+  form: string;
+  group: 'staple' | 'supporting';
+  /** Stands in the headings of at least a fifth of the pages. */
+  heading: boolean;
+  /** Share of the pages that use it, 0-1. */
+  share: number;
+  /** Quartiles of uses per 1,000 words over the pages that use it; both 0 for a term that no page uses. */
+  lower: number;
+  upper: number;
+}
+
+/** A topic that studied pages have sections about. */
+export interface StudyTopic {
+  name: string;
+  /** Share of the pages that have it, 0-1. */
+  share: number;
+  /** Stems by which its sections are known, each with its part of their weight; the parts add up to 1. */
+  stems: [stem: string, weight: number][];
+}
+
+/** Lower quartile, median, upper quartile and best of the studied pages. */
+export interface StudyBand {
+  lower: number;
+  median: number;
+  upper: number;
+  best: number;
+}
+
+/** What a study of result pages tells the criteria. */
 export interface StudyFacts {
   /** Upper quartile of keyword uses per 100 words over the pages. */
   keywordRateUpper: number;
+  words: StudyBand | null;
+  /** Scores by the criteria that can be judged on any page; `topTen` is the mean of the first ten. */
+  score: (StudyBand & { topTen: number }) | null;
+  terms: StudyTerm[];
+  topics: StudyTopic[];
 }

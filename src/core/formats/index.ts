@@ -3,12 +3,21 @@
  *
  * `site-file` is the `site.json` of an exported folder, `score-report-json` the report for programs,
  * `picture-size` what a picture file tells about itself. `incoming` reads any file that can be brought into a site:
- * posts, a `feed`, a `sitemap` (both over `read-xml`), an `address-list`. `market-answer` is what sources of keyword
+ * posts, a `feed`, a `sitemap` (both over `read-xml`), an `address-list`. `study-file` is a study as the command line takes it. `page-files` reads other people's pages for a study. `market-answer` is what sources of keyword
  * figures say.
  */
 export { type Backup, readBackupFile, writeBackupFile } from './backup.ts';
 export { fromAddresses, type Incoming, readIncoming } from './incoming.ts';
 export { readMarketAnswer } from './market-answer.ts';
+export {
+  type BroughtPage,
+  documentOfPage,
+  hostOf,
+  type PageFile,
+  pageProblem,
+  readPageFiles,
+} from './page-files.ts';
 export { pictureSize } from './picture-size.ts';
 export { type ScoreReportJson, scoreReportJson } from './score-report-json.ts';
 export { readSiteFile, writeSiteFile } from './site-file.ts';
+export { readStudyFile, type StudyFile, writeStudyFile } from './study-file.ts';

@@ -2,7 +2,7 @@
  * Language: what the words of a text are.
  *
  * `Vocabulary` interns words; `tokenize` splits a text into words, sentences and the gaps between them;
- * `inflections`, `stems`, `syllables`, `stop-words` and `word-frequency` tell about single words; `PhraseMatcher` finds keywords and
+ * `inflections`, `stems`, `syllables`, `stop-words` and `word-frequency` tell about single words, `word-bases` counts terms by base forms; `PhraseMatcher` finds keywords and
  * their variants; `readability` holds the reading formulas; `detectLanguage` guesses what a text is written in.
  */
 export { detectLanguage, isEnglish } from './detect.ts';
@@ -22,4 +22,5 @@ export { stem } from './stems.ts';
 export { isFunctionWord, isStopWord } from './stop-words.ts';
 export { Gap, plainWords, type Tokens, tokenize } from './tokens.ts';
 export { Vocabulary } from './vocabulary.ts';
+export { spelledLike, TermCounter, type TermUse, WordBases } from './word-bases.ts';
 export { CORPUS_WORDS, isMostlyVerb, wordCount } from './word-frequency.ts';

@@ -1,10 +1,28 @@
 /**
  * Study: what the pages that answer a query share.
  *
- * `study-page` counts one page, once; `terms` are the words and phrases that make the subject, `topics` the sections that
- * several pages have; `bands` tell where the pages stand with a figure.
+ * `study-page` reads and scores one page, once, by the `page-criteria`; `gram-table` counts words and phrases over the
+ * pages, `section-likeness` compares their sections. For the pages taken in, `terms` are the words that make the subject,
+ * `topics` the sections that several pages have, `questions` what is asked and who answers, `statements` what can be
+ * cited, `unsaid` what is asked for and nobody says, `bands` where the pages stand with a figure; `study` holds all of
+ * it. `off-topic` suggests what to leave out, `term-examples` shows a term in use, `compare-studies` tells what changed.
  */
 export { type Band, bandOf } from './bands.ts';
-export { type PageReading, readStudyPage, type Section, type StudyPage, WordBases } from './study-page.ts';
-export { type Term, type TermGroup, termsOf } from './terms.ts';
-export { bareHeading, SectionLikeness, type Topic, topicsOf } from './topics.ts';
+export { compareStudies, type StudyChange } from './compare-studies.ts';
+export type { LeaveOut } from './off-topic.ts';
+export { PAGE_CRITERIA, scoreAsPage } from './page-criteria.ts';
+export { type Asked, type AskedPlace, isQuestion, type StudyQuestion } from './questions.ts';
+export { bareHeading } from './section-likeness.ts';
+export type { Statement } from './statements.ts';
+export { BAND_FIGURES, type BandFigure, type Study, type StudyAround, StudyBook } from './study.ts';
+export {
+  type PageFigures,
+  type PageReading,
+  readStudyPage,
+  type Section,
+  type StudyPage,
+} from './study-page.ts';
+export { type TermExample, termExamples } from './term-examples.ts';
+export { noChoices, type Term, type TermChoices, type TermGroup } from './terms.ts';
+export type { Topic, TopicSection } from './topics.ts';
+export type { Unsaid, WantedPhrase } from './unsaid.ts';

@@ -1,151 +1,188 @@
-import type { PostDocument } from '../draft/index.ts';
-import {
-  Gap,
-  inflectionCandidates,
-  isStopWord,
-  stem,
-  type Tokens,
-  tokenize,
-  type Vocabulary,
-} from '../language/index.ts';
+import { DraftReadings, type DraftSettings, type Profile, scoreDraft } from '../criteria/index.ts';
+import type { Block, PostDocument } from '../draft/index.ts';
+import { fleschReadingEase, Gap, isEnglish, type Tokens, type WordBases } from '../language/index.ts';
+import { pageProfile } from './page-criteria.ts';
+import { type Statement, statementsOf } from './statements.ts';
 
 /** A page of a study: where it comes from, and its article. */
 export interface StudyPage {
   address: string;
   publisher: string;
+  /** What kind of publisher, where the source knows: `forum`, `shop`, ...; empty: not known. */
+  kind: string;
   rank: number;
   document: PostDocument;
+  /** How squarely it answers the query, 0-1; null: not measured. */
+  squareness: number | null;
+}
+
+/** Figures of a page, as its line of the table shows them. */
+export interface PageFigures {
+  words: number;
+  headings: number;
+  images: number;
+  /** Links that lead to another host. */
+  linksOut: number;
+  links: number;
+  lists: number;
+  tables: number;
+  /** Flesch Reading Ease; null: no English, or no sentence. */
+  ease: number | null;
+  /** By the criteria that can be judged on any page, 0-100. */
+  score: number;
+  /** Weighted uses of the query in 100 words. */
+  keywordRate: number;
+  /** RFC 3339 instant where the page states one. */
+  date: string;
 }
 
 /** A section of a page: its heading and what stands below it until the next. */
 export interface Section {
   /** Empty: before the first heading. */
   heading: string;
-  text: string;
+  level: number;
   words: number;
   /** Where it begins, as a share of the page's words. */
   begins: number;
-}
-
-/** Uses of one single word or phrase on a page. */
-export interface Uses {
-  count: number;
-  inHeadings: number;
-  /** As it is written there first. */
-  form: string;
+  /** Stems of its heading. */
+  headingStems: number[];
+  /** How often each stem stands in heading and text. */
+  stems: Map<number, number>;
 }
 
 /** A page as a study counts it; made once for each page. */
 export interface PageReading {
   page: StudyPage;
-  words: number;
+  figures: PageFigures;
   sections: Section[];
-  /** By the bases of its words, one to four. */
-  grams: Map<string, Uses>;
-  /** Sentences with the section they stand in. */
-  sentences: { text: string; section: number }[];
+  /** Base forms in order; -1 parts clauses. */
+  stream: Int32Array;
+  /** For each place of the stream the block it stands in, and the word there. */
+  blockAt: Int32Array;
+  tokenAt: Int32Array;
+  /** 1 where the place stands in a heading. */
+  inHeading: Uint8Array;
+  /** Blocks that are read, each with its words. */
+  blocks: { block: Block; tokens: Tokens; section: number }[];
+  statements: Statement[];
 }
 
-const LONGEST = 4;
-
-/** What is asked of every word, once per vocabulary id. */
-export class WordBases {
-  private readonly bases: (string | null | undefined)[] = [];
-  private readonly stems: (string | undefined)[] = [];
-
-  constructor(readonly vocabulary: Vocabulary) {}
-
-  /** The base form by which uses are counted; null for words that a term neither begins nor ends with. */
-  base(id: number): string | null {
-    let base = this.bases[id];
-    if (base === undefined) {
-      const form = this.vocabulary.form(id);
-      const normal = this.vocabulary.normal(id);
-      base =
-        isStopWord(form) || isStopWord(normal) || !/\p{L}{2}/u.test(form)
-          ? null
-          : inflectionCandidates(normal).reduce(
-              (best, next) => (next.length < best.length && next.length > 2 ? next : best),
-              normal,
-            );
-      this.bases[id] = base;
-    }
-    return base;
+const hostOf = (address: string): string | null => {
+  try {
+    return new URL(address).origin;
+  } catch {
+    return null;
   }
+};
 
-  stem(id: number): string {
-    let known = this.stems[id];
-    if (known === undefined) {
-      known = stem(this.vocabulary.normal(id));
-      this.stems[id] = known;
-    }
-    return known;
-  }
+/** Counts containers of a kind, each once. */
+function containers(blocks: readonly Block[], type: 'list' | 'table'): number {
+  const keys = new Set<string>();
+  for (const { path } of blocks)
+    for (const part of path) if (part.type === type) keys.add(`${part.key} ${path.indexOf(part)}`);
+  return keys.size;
 }
 
-function countGrams(
-  text: string,
-  tokens: Tokens,
+/** Reads and scores a page for a query: its figures, sections, every word in its order, and statements with figures. */
+export function readStudyPage(
+  page: StudyPage,
+  query: string,
   bases: WordBases,
-  inHeading: boolean,
-  grams: Map<string, Uses>,
-): void {
-  for (let first = 0; first < tokens.length; first++) {
-    const begin = bases.base(tokens.ids[first]);
-    if (begin === null) continue;
-    let key = '';
-    for (let last = first; last < Math.min(tokens.length, first + LONGEST); last++) {
-      // A term stays within its clause.
-      if (
-        last > first &&
-        (tokens.gaps[last] === Gap.Clause || tokens.sentences[last] !== tokens.sentences[first])
-      )
-        break;
-      const base = bases.base(tokens.ids[last]);
-      key += `${last > first ? ' ' : ''}${base ?? bases.vocabulary.form(tokens.ids[last])}`;
-      if (base === null) continue;
-      const uses = grams.get(key);
-      if (uses) {
-        uses.count += 1;
-        if (inHeading) uses.inHeadings += 1;
-      } else
-        grams.set(key, {
-          count: 1,
-          inHeadings: inHeading ? 1 : 0,
-          form: text.slice(tokens.starts[first], tokens.ends[last]).toLowerCase(),
-        });
-    }
-  }
-}
+  profile: Profile,
+): PageReading {
+  const { draft, fields } = page.document;
+  const judged = pageProfile(profile);
+  const settings: DraftSettings = {
+    host: hostOf(page.address),
+    titlePattern: null,
+    siteName: '',
+    language: '',
+    ownPath: null,
+    pictures: new Map(),
+    limits: judged.limits,
+    study: null,
+  };
+  const facts = new DraftReadings(bases.vocabulary, bases).facts(
+    { fields: { ...fields, keyword: query, supporting: [], questions: [], targetWords: null }, draft },
+    settings,
+  );
+  const report = scoreDraft(facts, { profile: judged, site: null, study: null });
+  const { prose } = facts.totals;
+  const figures: PageFigures = {
+    words: facts.words,
+    headings: facts.sectionHeadings.filter(({ level }) => level > 1).length,
+    images: facts.images.length,
+    links: facts.links.length,
+    linksOut: facts.links.filter(({ kind }) => kind === 'external').length,
+    lists: containers(draft.blocks, 'list'),
+    tables: containers(draft.blocks, 'table'),
+    ease:
+      isEnglish(facts.language) && prose.sentences > 0
+        ? fleschReadingEase({ words: prose.words, sentences: prose.sentences, syllables: prose.syllables })
+        : null,
+    score: report.score,
+    keywordRate: facts.words === 0 ? 0 : (100 * facts.useCount) / facts.words,
+    date: fields.updated || fields.date,
+  };
 
-/** Counts a page: its sections, sentences, and every word and phrase of one to four words. */
-export function readStudyPage(page: StudyPage, bases: WordBases): PageReading {
-  const grams = new Map<string, Uses>();
-  const sections: Section[] = [{ heading: '', text: '', words: 0, begins: 0 }];
-  const sentences: PageReading['sentences'] = [];
+  const sections: Section[] = [
+    { heading: '', level: 1, words: 0, begins: 0, headingStems: [], stems: new Map() },
+  ];
+  const blocks: PageReading['blocks'] = [];
+  const stream: number[] = [];
+  const blockAt: number[] = [];
+  const tokenAt: number[] = [];
+  const inHeading: number[] = [];
   let words = 0;
-  for (const { kind, text, level } of page.document.draft.blocks) {
-    if (text.trim() === '' || kind === 'code') continue;
-    const tokens = tokenize(text, bases.vocabulary);
-    const heading = kind === 'heading';
-    if (!(heading && level === 1)) countGrams(text, tokens, bases, heading, grams);
-    if (heading) {
-      if (level !== 1)
-        sections.push({ heading: text.replace(/\s+/g, ' ').trim(), text: '', words: 0, begins: words });
-    } else {
-      const section = sections[sections.length - 1];
-      section.text += `${text}\n`;
-      section.words += tokens.words;
-      for (let from = 0; from < tokens.length; ) {
-        let to = from;
-        while (to + 1 < tokens.length && tokens.sentences[to + 1] === tokens.sentences[from]) to += 1;
-        const end = to + 1 < tokens.length ? tokens.starts[to + 1] : text.length;
-        sentences.push({ text: text.slice(tokens.starts[from], end).trim(), section: sections.length - 1 });
-        from = to + 1;
-      }
-    }
+  for (const reading of facts.readings) {
+    const { block, tokens, level } = reading;
+    if (tokens.length === 0) continue;
+    const isTitle = level === 1;
+    if (level > 1)
+      sections.push({
+        heading: reading.heading,
+        level,
+        words: 0,
+        begins: words,
+        headingStems: [],
+        stems: new Map(),
+      });
+    const section = sections[sections.length - 1];
+    const place = blocks.length;
+    blocks.push({ block, tokens, section: sections.length - 1 });
     words += tokens.words;
+    if (isTitle) continue;
+    if (level === 0) section.words += tokens.words;
+    for (let at = 0; at < tokens.length; at++) {
+      const id = tokens.ids[at];
+      if (at === 0 || tokens.gaps[at] === Gap.Clause || tokens.sentences[at] !== tokens.sentences[at - 1]) {
+        stream.push(-1);
+        blockAt.push(place);
+        tokenAt.push(at);
+        inHeading.push(0);
+      }
+      stream.push(bases.base(id));
+      blockAt.push(place);
+      tokenAt.push(at);
+      inHeading.push(level > 1 ? 1 : 0);
+      const stem = bases.stem(id);
+      if (stem < 0) continue;
+      section.stems.set(stem, (section.stems.get(stem) ?? 0) + 1);
+      if (level > 1) section.headingStems.push(stem);
+    }
   }
   for (const section of sections) section.begins = words === 0 ? 0 : section.begins / words;
-  return { page, words, sections: sections.filter(({ heading, text }) => heading || text), grams, sentences };
+  const reading: PageReading = {
+    page,
+    figures,
+    sections,
+    stream: Int32Array.from(stream),
+    blockAt: Int32Array.from(blockAt),
+    tokenAt: Int32Array.from(tokenAt),
+    inHeading: Uint8Array.from(inHeading),
+    blocks,
+    statements: [],
+  };
+  reading.statements = statementsOf(reading);
+  return reading;
 }

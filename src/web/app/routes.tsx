@@ -33,7 +33,9 @@ export const routes: RouteObject[] = [
               },
               {
                 path: 'study',
-                lazy: async () => ({ Component: (await import('../screens/post/later-steps.tsx')).Study }),
+                lazy: async () => ({
+                  Component: (await import('../screens/post/study/study-step.tsx')).StudyStep,
+                }),
               },
               {
                 path: 'outline',

@@ -12,6 +12,8 @@ import {
   type PictureRow,
   type PostRow,
   type SiteRow,
+  type StudyPageRow,
+  type StudyRow,
   type TickRow,
   type VersionRow,
 } from './database.ts';
@@ -34,6 +36,8 @@ interface Tables {
   performance: PerformanceChunkRow[];
   lists: ListRow[];
   ideas: IdeaRow[];
+  studies: StudyRow[];
+  studyPages: StudyPageRow[];
 }
 
 const TABLES = [
@@ -48,7 +52,12 @@ const TABLES = [
   'performance',
   'lists',
   'ideas',
+  'studies',
+  'studyPages',
 ] as const;
+
+/** Tables that backups of earlier days did not know. */
+const LATER = ['ticks', 'keywords', 'performance', 'lists', 'ideas', 'studies', 'studyPages'] as const;
 
 /** Everything in one file: sites, pages, posts, versions, pictures. */
 export async function writeBackup(now: string): Promise<Blob> {
@@ -86,9 +95,7 @@ export async function restoreBackup(
   now: string,
 ): Promise<Restored> {
   const backup = await readBackupFile<Tables>(bytes, sha256);
-  // Backups of earlier days did not know all of them.
-  for (const name of ['ticks', 'keywords', 'performance', 'lists', 'ideas'] as const)
-    backup.data[name] ??= [];
+  for (const name of LATER) backup.data[name] ??= [];
   backup.data.sites = backup.data.sites.map((site) => ({
     ...site,
     house: site.house ?? emptyHouse(),
@@ -118,7 +125,7 @@ export async function restoreBackup(
 async function mergedResearch(
   data: Tables,
   now: string,
-): Promise<Pick<Tables, 'keywords' | 'performance' | 'lists' | 'ideas'>> {
+): Promise<Pick<Tables, 'keywords' | 'performance' | 'lists' | 'ideas' | 'studies' | 'studyPages'>> {
   const keywords: KeywordChunkRow[] = [];
   const performance: PerformanceChunkRow[] = [];
   for (const siteId of new Set([...data.keywords, ...data.performance].map((row) => row.siteId))) {
@@ -138,7 +145,8 @@ async function mergedResearch(
     await writePerformanceRows(siteId, null);
     performance.push(...theirs);
   }
-  return { keywords, performance, lists: data.lists, ideas: data.ideas };
+  const { lists, ideas, studies, studyPages } = data;
+  return { keywords, performance, lists, ideas, studies, studyPages };
 }
 
 /**

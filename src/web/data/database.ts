@@ -1,10 +1,11 @@
 import Dexie, { type DexieOptions, type Table, type Transaction } from 'dexie';
-import type { GroupResult } from '../../core/criteria/index.ts';
+import type { GroupResult, StudyFacts } from '../../core/criteria/index.ts';
 import type { Draft, PostFields } from '../../core/draft/index.ts';
 import { comparablePath } from '../../core/listing/index.ts';
 import type { OutlineItem } from '../../core/outline/index.ts';
 import type { FigureSource, IdeaDraft, PackedKeywords, PerformanceRow } from '../../core/research/index.ts';
 import { emptyHouse, type House, type SitePage, type SiteSettings } from '../../core/site/index.ts';
+import type { Asked, TermChoices, WantedPhrase } from '../../core/study/index.ts';
 
 export interface SiteRow extends Omit<SiteSettings, 'pages'> {
   id: string;
@@ -157,6 +158,54 @@ export interface IdeaRow extends IdeaDraft {
   made: string;
 }
 
+/** A page of a study: what is known of it beside its content. */
+export interface StudyPageRef {
+  /** Under which its content lies; empty: it has none. */
+  key: string;
+  address: string;
+  publisher: string;
+  /** What kind of publisher; empty: not known. */
+  kind: string;
+  rank: number;
+  title: string;
+  /** The writer left it out. */
+  left: boolean;
+  /** Why it could not be read, in words; empty: it was. */
+  problem: string;
+}
+
+/** A study of the pages that answer a query. Posts may share one; what it says is computed from its pages. */
+export interface StudyRow {
+  id: string;
+  siteId: string;
+  query: string;
+  region: string;
+  /** UTC instant at which its pages were found. */
+  made: string;
+  /** Counts changes. */
+  revision: number;
+  /** Posts that go by it. */
+  posts: string[];
+  /** The study that it was run again from; empty: none. */
+  earlier: string;
+  pages: StudyPageRef[];
+  asked: Asked[];
+  phrases: WantedPhrase[];
+  choices: TermChoices;
+  /** What the criteria take from it: kept so that lists of posts can be scored without reading pages; null: not computed yet. */
+  facts: StudyFacts | null;
+}
+
+/** The content of a studied page, stored once however many studies name it. */
+export interface StudyPageRow {
+  siteId: string;
+  /** SHA-256 of the content. */
+  key: string;
+  format: 'html' | 'markdown' | 'text';
+  /** Deflated, in base 64. */
+  packed: string;
+}
+
 /** A page row for an address; null where it names no page. */
 export function pageRow(siteId: string, { address, title }: SitePage): PageRow | null {
   const path = comparablePath(address);
@@ -195,6 +244,8 @@ class Database extends Dexie {
   performance!: Table<PerformanceChunkRow, [string, number]>;
   lists!: Table<ListRow, string>;
   ideas!: Table<IdeaRow, string>;
+  studies!: Table<StudyRow, string>;
+  studyPages!: Table<StudyPageRow, [string, string]>;
 
   constructor(name: string, options?: DexieOptions) {
     // Its cache copies every answer deeply; with thousands of posts that holds the page up.
@@ -221,6 +272,7 @@ class Database extends Dexie {
       lists: 'id, siteId',
       ideas: 'id, siteId',
     });
+    this.version(5).stores({ studies: 'id, siteId', studyPages: '[siteId+key], siteId' });
   }
 }
 

@@ -1,4 +1,4 @@
-import type { PictureSize } from '../../core/criteria/index.ts';
+import type { PictureSize, StudyFacts } from '../../core/criteria/index.ts';
 import { type IndexedPost, indexedPost, type SitePage, type SiteSettings } from '../../core/site/index.ts';
 import type { PostRow, SiteRow } from './database.ts';
 
@@ -7,6 +7,8 @@ export interface SceneData {
   site: SiteSettings;
   posts: IndexedPost[];
   pictures: [string, PictureSize][];
+  /** What was studied for posts, by the post's id. */
+  studies: [string, StudyFacts][];
 }
 
 /** The scene of a site with its posts, the sizes of its pictures and its other pages (null: not known yet). */
@@ -15,16 +17,18 @@ export function sceneData(
   rows: readonly Pick<PostRow, 'id' | 'fields'>[],
   pictures: ReadonlyMap<string, PictureSize>,
   pages: SitePage[] | null,
+  studies: [string, StudyFacts][] = [],
 ): SceneData {
   return {
     site: { ...site, pages },
     posts: rows.map((row) => indexedPost(row.id, row)),
     pictures: [...pictures],
+    studies,
   };
 }
 
 /** Raised whenever a criterion judges differently, so that kept scores are computed anew. */
-const CORE_VERSION = 2;
+const CORE_VERSION = 3;
 
 /** FNV-1a over a text: enough to tell whether the surroundings of a score changed. */
 function fingerprint(text: string): string {
@@ -34,7 +38,10 @@ function fingerprint(text: string): string {
 }
 
 /** The key under which a post's score is kept: it changes with the post, with what lies around it and with the criteria. */
-export function scoreKeys(data: SceneData): (row: Pick<PostRow, 'revision'>) => string {
-  const around = `${CORE_VERSION}.${fingerprint(JSON.stringify(data))}`;
-  return ({ revision }) => `${revision}.${around}`;
+export function scoreKeys(data: SceneData): (row: Pick<PostRow, 'id' | 'revision'>) => string {
+  // A study concerns its own posts alone: the scores of all others stay.
+  const { studies, ...rest } = data;
+  const around = `${CORE_VERSION}.${fingerprint(JSON.stringify(rest))}`;
+  const studied = new Map(studies.map(([id, facts]) => [id, `.${fingerprint(JSON.stringify(facts))}`]));
+  return ({ id, revision }) => `${revision}.${around}${studied.get(id) ?? ''}`;
 }

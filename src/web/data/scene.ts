@@ -2,8 +2,9 @@ import { type Scene, SiteIndex } from '../../core/site/index.ts';
 import type { SceneData } from './scene-data.ts';
 
 /** The scene built out of its data. */
-export const sceneOf = ({ site, posts, pictures }: SceneData): Scene => ({
+export const sceneOf = ({ site, posts, pictures, studies }: SceneData): Scene => ({
   site,
   index: new SiteIndex(site, posts),
   pictures: new Map(pictures),
+  studies: new Map(studies),
 });

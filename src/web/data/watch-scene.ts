@@ -4,7 +4,7 @@ import { readScene } from './read-scene.ts';
 import type { SceneData } from './scene-data.ts';
 
 /** Tables that a scene is read from. */
-const TABLES = ['sites', 'posts', 'pages', 'pictures'];
+const TABLES = ['sites', 'posts', 'pages', 'pictures', 'studies'];
 /** Milliseconds without a change after which the scene is read anew. */
 const PAUSE = 1200;
 

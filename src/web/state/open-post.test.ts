@@ -29,7 +29,7 @@ function answer(md: string, keyword = '', postId = 'p'): ScoreAnswer {
     emptyScene(),
     new DraftReadings(),
   );
-  return { postId, revision: 1, report, words: facts.words, fixes: {} };
+  return { postId, revision: 1, report, words: facts.words, fixes: {}, coverage: null };
 }
 
 describe('the post in hand', () => {

@@ -2,7 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { ScoreReport } from '../../core/criteria/index.ts';
 import { emptyFields, type PostFields } from '../../core/draft/index.ts';
 import type { OutlineItem } from '../../core/outline/index.ts';
-import type { OfferedFix, ScoreAnswer } from '../workers/scoring-worker.ts';
+import type { Coverage, OfferedFix, ScoreAnswer } from '../workers/scoring-worker.ts';
 
 /** How far what is written has come. */
 export type SaveState = 'saved' | 'saving' | 'failed';
@@ -32,6 +32,8 @@ export interface OpenPost {
   words: number;
   fixes: Record<string, OfferedFix[]>;
   lastChange: LastChange | null;
+  /** How the post stands to its study; null: it has none. */
+  coverage: Coverage | null;
   /** How the score stood when the trial under way began; null: none is. */
   trial: { report: ScoreReport; words: number } | null;
 }
@@ -50,6 +52,7 @@ const initialState: OpenPost = {
   words: 0,
   fixes: {},
   lastChange: null,
+  coverage: null,
   trial: null,
 };
 
@@ -143,6 +146,7 @@ const slice = createSlice({
       state.report = payload.report;
       state.words = payload.words;
       state.fixes = payload.fixes;
+      state.coverage = payload.coverage;
       state.scoringProblem = '';
     },
   },

@@ -9,7 +9,7 @@ import { storageProblem } from '../data/storage.ts';
 import type { PostContent } from '../data/versions.ts';
 import { watchScene } from '../data/watch-scene.ts';
 import { ScoringClient } from '../workers/scoring-client.ts';
-import type { ScoreAnswer } from '../workers/scoring-worker.ts';
+import type { ScoreAnswer, TermPlace } from '../workers/scoring-worker.ts';
 import { lendDraft } from './draft-at-hand.ts';
 import {
   contentSet,
@@ -240,6 +240,11 @@ export class PostSession {
       if (after.fields !== before.fields) this.setFields(before.fields);
       if (after.draft !== before.draft) this.replaceBody(before.draft);
     };
+  }
+
+  /** Where a term of the study, by its key, stands in the post. */
+  placesOfTerm(key: string): Promise<TermPlace[]> {
+    return this.scoring.placesOf(key);
   }
 
   /** Resolves when everything written so far is kept (or could not be). */

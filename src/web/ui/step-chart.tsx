@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { Chart, colour } from './chart.tsx';
 
 /** One step of a chart over time. */
 export interface Step {
@@ -8,14 +8,6 @@ export interface Step {
   /** Said when it is pointed at. */
   label: string;
 }
-
-// The package arrives wrapped twice in the build.
-const Chart = lazy(async () => {
-  const loaded = (await import('react-apexcharts')) as unknown as { default: { default?: unknown } };
-  return { default: (loaded.default.default ?? loaded.default) as typeof import('react-apexcharts').default };
-});
-
-const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
 /** The stretch of 0 to 100 in which figures lie, in round tens with some air. */
 function stretch(values: readonly number[]): { min: number; max: number } {
@@ -40,68 +32,57 @@ export function StepChart({
   const line = colour('--c-marram');
   const axis = { style: { colors: colour('--c-ink-soft'), fontSize: '12px', fontFamily: 'inherit' } };
   return (
-    <div role="img" aria-label={`${name}: ${steps.map((step) => Math.round(step.value)).join(', ')}`}>
-      <Suspense fallback={<div className="rounded-md bg-sand/40" style={{ height }} aria-busy="true" />}>
-        <Chart
-          type="line"
-          height={height}
-          series={[{ name, data: steps.map((step) => Math.round(step.value * 10) / 10) }]}
-          options={{
-            chart: {
-              animations: { enabled: false },
-              toolbar: { show: false },
-              zoom: { enabled: false },
-              fontFamily: 'inherit',
-              background: 'transparent',
-              events: {
-                markerClick: (
-                  _event: unknown,
-                  _chart: unknown,
-                  { dataPointIndex }: { dataPointIndex: number },
-                ) => onChoose(dataPointIndex),
-                click: (_event: unknown, _chart: unknown, { dataPointIndex }: { dataPointIndex: number }) => {
-                  if (dataPointIndex >= 0) onChoose(dataPointIndex);
-                },
-              },
+    <Chart
+      name={`${name}: ${steps.map((step) => Math.round(step.value)).join(', ')}`}
+      type="line"
+      height={height}
+      series={[{ name, data: steps.map((step) => Math.round(step.value * 10) / 10) }]}
+      options={{
+        chart: {
+          events: {
+            markerClick: (_event: unknown, _chart: unknown, { dataPointIndex }: { dataPointIndex: number }) =>
+              onChoose(dataPointIndex),
+            click: (_event: unknown, _chart: unknown, { dataPointIndex }: { dataPointIndex: number }) => {
+              if (dataPointIndex >= 0) onChoose(dataPointIndex);
             },
-            colors: [line],
-            stroke: { curve: 'stepline', width: 2 },
-            markers: {
-              size: 4,
-              strokeWidth: 0,
-              discrete: [
-                {
-                  seriesIndex: 0,
-                  dataPointIndex: chosen,
-                  size: 7,
-                  fillColor: line,
-                  strokeColor: colour('--c-sheet'),
-                },
-              ],
+          },
+        },
+        colors: [line],
+        stroke: { curve: 'stepline', width: 2 },
+        markers: {
+          size: 4,
+          strokeWidth: 0,
+          discrete: [
+            {
+              seriesIndex: 0,
+              dataPointIndex: chosen,
+              size: 7,
+              fillColor: line,
+              strokeColor: colour('--c-sheet'),
             },
-            grid: { borderColor: colour('--c-line'), padding: { top: -12, bottom: -4 } },
-            xaxis: {
-              categories: steps.map((step) => step.label),
-              labels: { show: false },
-              axisTicks: { show: false },
-              axisBorder: { color: colour('--c-line') },
-              tooltip: { enabled: false },
-            },
-            yaxis: {
-              ...stretch(steps.map((step) => step.value)),
-              tickAmount: 2,
-              labels: { ...axis, formatter: (value: number) => String(value) },
-            },
-            tooltip: {
-              theme: document.documentElement.dataset['theme'] ?? 'light',
-              x: {
-                formatter: (_value: number, { dataPointIndex }: { dataPointIndex: number }) =>
-                  steps[dataPointIndex]?.label ?? '',
-              },
-            },
-          }}
-        />
-      </Suspense>
-    </div>
+          ],
+        },
+        grid: { borderColor: colour('--c-line'), padding: { top: -12, bottom: -4 } },
+        xaxis: {
+          categories: steps.map((step) => step.label),
+          labels: { show: false },
+          axisTicks: { show: false },
+          axisBorder: { color: colour('--c-line') },
+          tooltip: { enabled: false },
+        },
+        yaxis: {
+          ...stretch(steps.map((step) => step.value)),
+          tickAmount: 2,
+          labels: { ...axis, formatter: (value: number) => String(value) },
+        },
+        tooltip: {
+          theme: document.documentElement.dataset['theme'] ?? 'light',
+          x: {
+            formatter: (_value: number, { dataPointIndex }: { dataPointIndex: number }) =>
+              steps[dataPointIndex]?.label ?? '',
+          },
+        },
+      }}
+    />
   );
 }

@@ -1,7 +1,7 @@
 import { type Remote, wrap } from 'comlink';
 import type { Block, PostDocument } from '../../core/draft/index.ts';
 import type { SceneData } from '../data/scene-data.ts';
-import type { ScoreAnswer, ScoringApi } from './scoring-worker.ts';
+import type { ScoreAnswer, ScoringApi, TermPlace } from './scoring-worker.ts';
 
 /**
  * The page's side of the scoring worker. One request is under way at a time; while it is, only the latest of the
@@ -65,6 +65,11 @@ export class ScoringClient {
         this.waiting = null;
         next?.();
       });
+  }
+
+  /** Where a term of the study stands in the post. */
+  placesOf(key: string): Promise<TermPlace[]> {
+    return this.api.placesOf(key);
   }
 
   close(): void {

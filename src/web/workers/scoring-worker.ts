@@ -2,10 +2,13 @@ import { expose } from 'comlink';
 import {
   applyEdits,
   type DraftEdit,
+  type DraftFacts,
   DraftReadings,
   type Fix,
   fixesFor,
   type ScoreReport,
+  termUses,
+  topicCover,
 } from '../../core/criteria/index.ts';
 import type { Block, PostDocument, PostFields } from '../../core/draft/index.ts';
 import { indexedPost, type Scene, scorePost } from '../../core/site/index.ts';
@@ -37,12 +40,40 @@ export interface ScoreAnswer {
   words: number;
   /** By criterion. */
   fixes: Record<string, OfferedFix[]>;
+  /** How the post stands to its study; null: it has none. */
+  coverage: Coverage | null;
+}
+
+/** A post beside its study. */
+export interface Coverage {
+  /** Uses of terms by their key; those that are not used are left out. */
+  uses: Record<string, number>;
+  /** How far each topic is covered, 0-1, by its name. */
+  topics: Record<string, number>;
+}
+
+/** A place in the post in hand. */
+export interface TermPlace {
+  blockId: string;
+  start: number;
+  end: number;
+}
+
+function coverageOf(facts: DraftFacts): Coverage | null {
+  if (!facts.settings.study) return null;
+  return {
+    uses: Object.fromEntries(
+      termUses(facts).flatMap(({ term, uses }) => (uses > 0 ? [[term.key, uses]] : [])),
+    ),
+    topics: Object.fromEntries(topicCover(facts).map(({ topic, cover }) => [topic.name, cover])),
+  };
 }
 
 /** Most changes offered for one criterion. */
 const MOST_FIXES = 3;
 
 let scene: Scene | null = null;
+let last: DraftFacts | null = null;
 let held: { postId: string; blocks: Map<string, Block>; readings: DraftReadings } | null = null;
 
 function documentOf({ postId, fields, order, changed }: ScoreRequest): PostDocument {
@@ -62,6 +93,7 @@ const api = {
   /** Forgets the post in hand, so that the next request is read whole. */
   forget(): void {
     held = null;
+    last = null;
   },
 
   score(request: ScoreRequest): ScoreAnswer {
@@ -70,6 +102,7 @@ const api = {
     const scored = (one: PostDocument) =>
       scorePost(one, indexedPost(request.postId, one), scene!, held!.readings);
     const { facts, context, report } = scored(document);
+    last = facts;
     const fixes: Record<string, OfferedFix[]> = {};
     for (const { id, advice } of report.criteria) {
       if (advice === null) continue;
@@ -80,7 +113,22 @@ const api = {
           scoreAfter: scored(applyEdits(document, fix.edits)).report.score,
         }));
     }
-    return { postId: request.postId, revision: request.revision, report, words: facts.words, fixes };
+    return {
+      postId: request.postId,
+      revision: request.revision,
+      report,
+      words: facts.words,
+      fixes,
+      coverage: coverageOf(facts),
+    };
+  },
+
+  /** Where a term of the study, by its key, stands in the post that was scored last. */
+  placesOf(key: string): TermPlace[] {
+    const index = last?.settings.study?.terms.findIndex((term) => term.key === key) ?? -1;
+    return (last?.readings ?? []).flatMap(({ block, termUses: uses }) =>
+      uses.filter(({ term }) => term === index).map(({ start, end }) => ({ blockId: block.id, start, end })),
+    );
   },
 };
 

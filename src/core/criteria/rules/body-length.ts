@@ -1,6 +1,12 @@
+import type { PostFields } from '../../draft/index.ts';
 import type { Criterion } from '../criterion.ts';
 import { count, grouped, measure } from '../judging.ts';
 import { ramp } from '../ramp.ts';
+import type { StudyFacts } from '../surroundings.ts';
+
+/** What the brief asks for, else the middle of the studied pages, else what the profile says. */
+const wantedWords = (fields: PostFields, study: StudyFacts | null, otherwise: number): number =>
+  fields.targetWords ?? (study?.words ? Math.round(study.words.median) : otherwise);
 
 export const bodyLength: Criterion = {
   id: 'body-length',
@@ -9,12 +15,12 @@ export const bodyLength: Criterion = {
   unit: 'words',
   place: 'text',
   applies: () => true,
-  target({ bodyLength: [, from, to], bodyWords }, { fields }) {
-    const wanted = fields.targetWords ?? bodyWords;
+  target({ bodyLength: [, from, to], bodyWords }, { fields }, { study }) {
+    const wanted = wantedWords(fields, study, bodyWords);
     return `${Math.round(wanted * (from ?? 0))}-${Math.round(wanted * (to ?? 1))} words`;
   },
-  measure({ words, fields, settings: { limits } }) {
-    const wanted = fields.targetWords ?? limits.bodyWords;
+  measure({ words, fields, settings: { limits } }, { study }) {
+    const wanted = wantedWords(fields, study, limits.bodyWords);
     const x = words / wanted;
     const short = x < (limits.bodyLength[1] ?? 0);
     const advice = short

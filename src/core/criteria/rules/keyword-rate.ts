@@ -9,8 +9,8 @@ export const keywordRate: Criterion = {
   unit: 'uses',
   place: 'text',
   applies: () => true,
-  target: ({ keywordUses, keywordRate: [full] }) =>
-    `${keywordUses} uses or more, at most ${full} in 100 words`,
+  target: ({ keywordUses, keywordRate: [full] }, _facts, { study }) =>
+    `${keywordUses} uses or more, at most ${Math.round(10 * Math.max(full, study?.keywordRateUpper ?? 0)) / 10} in 100 words`,
   measure(facts, { study }) {
     if (!facts.keyword) return NO_KEYWORD;
     const { keywordUses, keywordRate } = facts.settings.limits;
@@ -26,7 +26,7 @@ export const keywordRate: Criterion = {
       return measure(
         stuffed,
         uses,
-        `${count(uses, 'use')} in ${count(facts.words, 'word')} is ${rate.toFixed(1)} in 100. Take some out; ${full} in 100 is plenty.`,
+        `${count(uses, 'use')} in ${count(facts.words, 'word')} is ${rate.toFixed(1)} in 100. Take some out; ${Math.round(full * 10) / 10} in 100 is plenty.`,
         evidence,
       );
     }

@@ -1,13 +1,14 @@
 import type { Criterion } from '../criterion.ts';
-import { measure } from '../judging.ts';
+import { NO_STUDY, termMeasure } from '../term-measure.ts';
 
-/** Judged against a study of result pages; until there is one it takes no part. */
+/** Mean over the staple terms of the study, each full within its band. */
 export const stapleTerms: Criterion = {
   id: 'staple-terms',
   group: 'coverage',
   title: 'Staple terms',
   place: 'text',
-  applies: () => false,
-  target: () => 'each staple term in its band (needs a study of result pages)',
-  measure: () => measure(0, null, 'Study the result pages for the keyword first.'),
+  applies: (_facts, { study }) => (study?.terms ?? []).some(({ group }) => group === 'staple'),
+  target: (_limits, _facts, { study }) =>
+    study ? 'each term of at least half of the pages, as often as they use it' : NO_STUDY,
+  measure: (facts) => termMeasure(facts, 'staple', 1),
 };

@@ -1,13 +1,17 @@
 import type { Criterion } from '../criterion.ts';
-import { measure } from '../judging.ts';
+import { NO_STUDY, termMeasure } from '../term-measure.ts';
 
-/** Judged against a study of result pages; until there is one it takes no part. */
+/** So much of the supporting terms is enough: nobody has to say everything. */
+const ENOUGH = 0.6;
+
+/** Mean over the supporting terms of the study, full at 60 % of them. */
 export const supportingTerms: Criterion = {
   id: 'supporting-terms',
   group: 'coverage',
   title: 'Supporting terms',
   place: 'text',
-  applies: () => false,
-  target: () => '60 % of the supporting terms in use (needs a study of result pages)',
-  measure: () => measure(0, null, 'Study the result pages for the keyword first.'),
+  applies: (_facts, { study }) => (study?.terms ?? []).some(({ group }) => group === 'supporting'),
+  target: (_limits, _facts, { study }) =>
+    study ? '60 % of the terms that a fifth of the pages use' : NO_STUDY,
+  measure: (facts) => termMeasure(facts, 'supporting', ENOUGH),
 };

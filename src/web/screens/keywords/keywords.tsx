@@ -20,6 +20,7 @@ import { postsOf } from '../../data/posts.ts';
 import { changeHouse, currentSite, pagesOf } from '../../data/sites.ts';
 import { storageProblem } from '../../data/storage.ts';
 import { Button } from '../../ui/button.tsx';
+import { copyText } from '../../ui/copy-text.ts';
 import { download } from '../../ui/download.ts';
 import { countInWords, many } from '../../ui/figures.ts';
 import { useMedia } from '../../ui/use-media.ts';
@@ -321,16 +322,13 @@ function Desk({ site }: { site: SiteRow }) {
   );
 }
 
-/** Into the clipboard; a browser that refuses it (over plain http) gets a file. */
-async function copyCsv(text: string): Promise<void> {
-  try {
-    await navigator.clipboard.writeText(text);
-    toast(`${many(text.trim().split('\n').length - 1, 'row')} copied as CSV.`);
-  } catch {
-    download('keywords.csv', text, 'text/csv');
-    toast('The browser does not let this page copy here: saved as a file instead.');
-  }
-}
+const copyCsv = (text: string) =>
+  copyText(
+    text,
+    `${many(text.trim().split('\n').length - 1, 'row')} copied as CSV.`,
+    'keywords.csv',
+    'text/csv',
+  );
 
 const viewsOf = (site: SiteRow): SavedView[] =>
   (site.house.keywordViews ?? []).map((view) => ({

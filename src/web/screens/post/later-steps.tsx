@@ -8,19 +8,6 @@ function Later({ name, children }: { name: string; children: React.ReactNode }) 
   );
 }
 
-export const Study = () => (
-  <Later name="Study is not here yet">
-    <p className="mb-3">
-      Here you will open the result pages for your keyword, leave out those that do not fit, and see what the
-      rest share: length, headings, topics, terms, questions, and figures with their sources.
-    </p>
-    <p className="text-soft">
-      Until then, three criteria of the group Coverage that compare with other pages take no part in your
-      score.
-    </p>
-  </Later>
-);
-
 export const Reuse = () => (
   <Later name="Reuse is not here yet">
     <p>

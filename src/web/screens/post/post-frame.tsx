@@ -2,6 +2,8 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { History } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
+import type { StudyFacts } from '../../../core/criteria/index.ts';
+import { scoreAsPage } from '../../../core/study/index.ts';
 import { database } from '../../data/database.ts';
 import { PostSession } from '../../state/post-session.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -13,6 +15,7 @@ import { PostNotices } from './post-notices.tsx';
 import { Trail } from './trail.tsx';
 import { STEPS, type Step, trailStates } from './trail-state.ts';
 import { usePostCommands } from './use-post-commands.ts';
+import { useStudyRow } from './use-study-row.ts';
 
 /** Milliseconds of rest after which saving is announced. */
 const SAID_AFTER = 1500;
@@ -63,6 +66,7 @@ function Frame({ session, site }: PostContext) {
   const quiet = useAppSelector((state) => state.view.quiet);
   const context: PostContext = { session, site };
   usePostCommands(session);
+  const study = useStudyRow(session.siteId, session.id);
   const title = fields.title || 'Untitled';
   useEffect(() => {
     document.title = `${title} - Dune Sparrow`;
@@ -90,10 +94,16 @@ function Frame({ session, site }: PostContext) {
           <Trail
             postId={session.id}
             present={present}
-            states={trailStates(fields, outline.length, words, report)}
+            states={trailStates(
+              fields,
+              outline.length,
+              words,
+              report,
+              study ? { taken: study.pages.filter(({ left, problem }) => !left && !problem).length } : null,
+            )}
           />
         </div>
-        <ScoreCorner />
+        <ScoreCorner study={study?.facts ?? null} />
       </header>
       <PostNotices session={session} />
       {/* While another tab writes, everything here can be read and nothing changed. */}
@@ -132,8 +142,11 @@ function SaveState() {
   );
 }
 
-function ScoreCorner() {
+/** The score, and beside it where the studied pages stand: like against like. */
+function ScoreCorner({ study }: { study: StudyFacts | null }) {
   const { report, lastChange } = useAppSelector((state) => state.openPost);
+  const band = study?.score ?? null;
+  const asPage = report && band ? scoreAsPage(report.criteria) : null;
   return (
     <section
       aria-label="Score"
@@ -148,8 +161,24 @@ function ScoreCorner() {
         >
           {report ? Math.round(report.score) : '–'}
         </output>
+        {band && asPage !== null && (
+          <p
+            className="border-x border-soft px-1.5 text-[12px] leading-tight text-soft"
+            title={`Over the criteria that can be judged on any page yours scores ${asPage.toFixed(1)}. Of the studied pages a quarter scores below ${band.lower.toFixed(1)} and a quarter above ${band.upper.toFixed(1)}; the middle is ${band.median.toFixed(1)}, the first ten average ${band.topTen.toFixed(1)}, the best has ${band.best.toFixed(1)}. The upper end is the goal, not 100.`}
+          >
+            band {Math.round(band.lower)}–{Math.round(band.upper)}
+            <br />
+            yours {Math.round(asPage)}
+            {asPage > band.best ? ', best' : ''}
+          </p>
+        )}
         {report && (
-          <Ridge groups={report.groups} width={206} height={36} className="max-[1100px]:w-[150px]" />
+          <Ridge
+            groups={report.groups}
+            width={band ? 130 : 206}
+            height={36}
+            className="max-[1100px]:w-[150px]"
+          />
         )}
       </div>
       <p

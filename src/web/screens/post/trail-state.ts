@@ -18,12 +18,17 @@ export type StepState = 'empty' | 'begun' | 'ready';
 const stateOf = (done: number, of: number): StepState =>
   done === 0 ? 'empty' : done >= of ? 'ready' : 'begun';
 
+/** From so many pages on a band says something. */
+const ENOUGH_PAGES = 5;
+
 /** How far each step of a post has come, read off what is there. */
 export function trailStates(
   fields: PostFields,
   outlined: number,
   words: number,
   report: ScoreReport | null,
+  /** Null: no pages were studied. */
+  study: { taken: number } | null = null,
 ): Record<Step, StepState> {
   const target = [fields.keyword, fields.supporting.length, fields.goal, fields.audience.length].filter(
     Boolean,
@@ -34,7 +39,7 @@ export function trailStates(
   const listing = [fields.metaDescription, fields.slug, fields.title].filter(Boolean).length;
   return {
     target: fields.keyword ? stateOf(target, 3) : target ? 'begun' : 'empty',
-    study: 'empty',
+    study: study === null ? 'empty' : study.taken >= ENOUGH_PAGES ? 'ready' : 'begun',
     outline: stateOf(Math.max(outlined, inDraft), 2),
     write: words === 0 ? 'empty' : words >= wanted * 0.9 ? 'ready' : 'begun',
     release: fields.status === 'published' || fields.status === 'scheduled' ? 'ready' : stateOf(listing, 4),

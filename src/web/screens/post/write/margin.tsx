@@ -8,8 +8,11 @@ import { GROUP_NAMES } from '../../../ui/ridge.tsx';
 import { useMedia } from '../../../ui/use-media.ts';
 import type { OfferedFix } from '../../../workers/scoring-worker.ts';
 import { usePost } from '../post-context.ts';
+import { useStudyRow } from '../use-study-row.ts';
 import type { BodyEditor } from './body-editor.ts';
 import { type NoteBox, stackNotes } from './note-layout.ts';
+import { QuestionsLens } from './questions-lens.tsx';
+import { TermsLens } from './terms-lens.tsx';
 import { TrialLens } from './trial-lens.tsx';
 
 interface MarginProps {
@@ -22,10 +25,15 @@ interface MarginProps {
   pinned: string | null;
 }
 
+type Lens = 'notes' | 'terms' | 'questions' | 'ledger' | 'trial';
+
 /** The margin: notes level with the words they concern, or the ledger in short. */
 export function Margin(props: MarginProps) {
-  const { report, trial } = useAppSelector((state) => state.openPost);
-  const [lens, setLens] = useState<'notes' | 'ledger' | 'trial'>('notes');
+  const { session } = usePost();
+  const { report, trial, coverage, fields } = useAppSelector((state) => state.openPost);
+  const study = useStudyRow(session.siteId, session.id);
+  const facts = study?.facts ?? null;
+  const [lens, setLens] = useState<Lens>('notes');
   const notes = useMemo(() => (report ? byPointsToWin(report.criteria) : []), [report]);
   return (
     <div className="flex min-w-[300px] flex-1 items-stretch max-[760px]:min-w-0 max-[760px]:flex-none max-[760px]:border-t">
@@ -39,6 +47,8 @@ export function Margin(props: MarginProps) {
           {(
             [
               ['notes', 'Notes', notes.length],
+              ['terms', 'Terms', facts ? Object.keys(coverage?.uses ?? {}).length : null],
+              ['questions', 'Questions', fields.questions.length || null],
               ['ledger', 'Ledger', null],
               ['trial', 'Try it', trial && report ? signed(report.score - trial.report.score) : null],
             ] as const
@@ -59,6 +69,10 @@ export function Margin(props: MarginProps) {
       </div>
       {lens === 'notes' ? (
         <Notes {...props} notes={notes} />
+      ) : lens === 'terms' ? (
+        <TermsLens body={props.body} study={facts} />
+      ) : lens === 'questions' ? (
+        <QuestionsLens study={study ?? null} />
       ) : lens === 'ledger' ? (
         <ShortLedger criteria={report?.criteria ?? []} />
       ) : (

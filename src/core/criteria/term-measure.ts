@@ -1,0 +1,44 @@
+import type { Measure } from './criterion.ts';
+import type { DraftFacts } from './draft-facts.ts';
+import { measure, placeIn } from './judging.ts';
+import type { StudyTerm } from './surroundings.ts';
+import { termUses } from './term-use.ts';
+
+/** The target of what compares with other pages where none were studied. */
+export const NO_STUDY = 'what the result pages share (study them first)';
+
+/** Terms that a note names. */
+const NAMED = 5;
+
+/** Judges the terms of a group: the mean of their shares over `enough` of them. */
+export function termMeasure(facts: DraftFacts, group: StudyTerm['group'], enough: number): Measure {
+  const terms = termUses(facts).filter(({ term }) => term.group === group);
+  const share = Math.min(1, terms.reduce((sum, each) => sum + each.share, 0) / (terms.length * enough));
+  const fine = terms.filter((each) => each.share === 1).length;
+  const measured = `${fine} of ${terms.length}`;
+  const often = terms.filter(({ uses, to }) => uses > 2 * to);
+  const short = terms.filter(({ uses, from }) => uses < from);
+  if (often.length > 0 && short.length === 0) {
+    const [{ term, uses, to, index }] = often;
+    const evidence = facts.readings.flatMap(({ block, termUses: found }, at) =>
+      found.filter((use) => use.term === index).map(({ start, end }) => placeIn(block, at, start, end)),
+    );
+    return measure(
+      share,
+      measured,
+      `"${term.form}" stands ${uses} times; the pages use it up to ${to} times in a text of this length.`,
+      evidence,
+    );
+  }
+  const missing = short.filter(({ uses }) => uses === 0);
+  const list = (missing.length > 0 ? missing : short).slice(0, NAMED).map(({ term }) => `"${term.form}"`);
+  const more = (missing.length > 0 ? missing : short).length - list.length;
+  const named = `${list.join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
+  return measure(
+    share,
+    measured,
+    missing.length > 0
+      ? `Not there yet: ${named}. Use those that fit what you say.`
+      : `Seldom here: ${named}. The pages use them more.`,
+  );
+}

@@ -1,0 +1,118 @@
+import type { StudyFacts } from '../criteria/index.ts';
+import { spelledLike, type WordBases } from '../language/index.ts';
+import { type Band, bandOf } from './bands.ts';
+import { GramTable } from './gram-table.ts';
+import { type LeaveOut, leaveOutOf } from './off-topic.ts';
+import { type Asked, type StudyQuestion, StudyQuestions } from './questions.ts';
+import { SectionLikeness } from './section-likeness.ts';
+import { type Statement, worthCiting } from './statements.ts';
+import type { PageFigures, PageReading } from './study-page.ts';
+import { noChoices, type Term, type TermChoices, termsOf } from './terms.ts';
+import { type Topic, topicsOf } from './topics.ts';
+import { type Unsaid, unsaidOf, type WantedPhrase } from './unsaid.ts';
+
+/** Figures of which a study tells the bands. */
+export const BAND_FIGURES = ['words', 'headings', 'images', 'links', 'ease', 'score'] as const;
+export type BandFigure = (typeof BAND_FIGURES)[number];
+
+/** What the pages taken in share. */
+export interface Study {
+  /** Addresses of the pages taken in, in their order. */
+  taken: string[];
+  bands: Record<BandFigure, Band | null>;
+  /** Mean score of the first ten; null without pages. */
+  topTen: number | null;
+  terms: Term[];
+  topics: Topic[];
+  questions: StudyQuestion[];
+  statements: Statement[];
+  unsaid: Unsaid[];
+}
+
+/** What lies beside the pages of a study. */
+export interface StudyAround {
+  query: string;
+  asked: readonly Asked[];
+  phrases: readonly WantedPhrase[];
+}
+
+/** The pages of a study, counted once; what they share is worked out for any choice of them. */
+export class StudyBook {
+  readonly table: GramTable;
+  private readonly likeness: SectionLikeness;
+  private readonly questions: StudyQuestions;
+
+  constructor(
+    readonly readings: readonly PageReading[],
+    readonly around: StudyAround,
+    readonly bases: WordBases,
+  ) {
+    this.table = new GramTable(readings, bases);
+    this.likeness = new SectionLikeness(readings, bases, around.query);
+    this.questions = new StudyQuestions(readings, around.asked, around.query, bases);
+  }
+
+  /** Pages that may be no help, with the reason of each. */
+  leaveOut(): LeaveOut[] {
+    return leaveOutOf(this.readings, this.bases);
+  }
+
+  /** What the pages share that are not left out (by their address). */
+  study(left: ReadonlySet<string>, choices: TermChoices = noChoices()): Study {
+    const taken = this.readings.flatMap(({ page }, at) => (left.has(page.address) ? [] : [at]));
+    const figures = taken.map((page) => this.readings[page].figures);
+    const topics = topicsOf(this.likeness, taken);
+    const questions = this.questions.of(taken);
+    const { query, phrases } = this.around;
+    const scores = figures.slice(0, 10).map(({ score }) => score);
+    return {
+      taken: taken.map((page) => this.readings[page].page.address),
+      bands: bandsOf(figures),
+      topTen: scores.length ? scores.reduce((sum, score) => sum + score, 0) / scores.length : null,
+      terms: termsOf(this.table, taken, choices).map((term) => ({
+        ...term,
+        form: term.chosen ? term.form : spelledLike(term.form, query),
+      })),
+      topics,
+      questions,
+      statements: worthCiting(taken.flatMap((page) => this.readings[page].statements)),
+      unsaid: unsaidOf(this.readings, taken, { questions, topics, phrases, query }, this.bases),
+    };
+  }
+
+  /** What the criteria take from a study. */
+  facts(study: Study): StudyFacts {
+    const taken = new Set(study.taken);
+    const rates = bandOf(
+      this.readings.filter(({ page }) => taken.has(page.address)).map(({ figures }) => figures.keywordRate),
+    );
+    return {
+      keywordRateUpper: rates?.upper ?? 0,
+      words: study.bands.words,
+      score: study.bands.score && { ...study.bands.score, topTen: study.topTen ?? 0 },
+      terms: study.terms.map(({ key, form, group, heading, share, band }) => ({
+        key,
+        form,
+        group,
+        heading,
+        share,
+        lower: band?.lower ?? 0,
+        upper: band?.upper ?? 0,
+      })),
+      topics: study.topics.map(({ name, share, stems }) => ({ name, share, stems })),
+    };
+  }
+}
+
+const bandsOf = (figures: readonly PageFigures[]): Study['bands'] =>
+  Object.fromEntries(
+    BAND_FIGURES.map((name) => [
+      name,
+      bandOf(
+        figures.flatMap((page) => {
+          const value = page[name];
+          return value === null ? [] : [value];
+        }),
+      ),
+    ]),
+  ) as Study['bands'];

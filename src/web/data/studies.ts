@@ -1,0 +1,114 @@
+import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
+import type { StudyFacts } from '../../core/criteria/index.ts';
+import { database, type StudyPageRow, type StudyRow } from './database.ts';
+import { sha256 } from './digest.ts';
+
+/** A page's content as it was brought in. */
+export interface PageContent {
+  format: StudyPageRow['format'];
+  text: string;
+}
+
+/** Studies of a site, the latest first. */
+export async function studiesOf(siteId: string): Promise<StudyRow[]> {
+  const rows = await database().studies.where('siteId').equals(siteId).toArray();
+  return rows.sort((a, b) => (a.made < b.made ? 1 : a.made > b.made ? -1 : a.id < b.id ? -1 : 1));
+}
+
+/** The study that a post goes by; null: none. */
+export const studyOfPost = async (siteId: string, postId: string): Promise<StudyRow | null> =>
+  (await studiesOf(siteId)).find(({ posts }) => posts.includes(postId)) ?? null;
+
+/** What was studied for the posts of a site, by the post's id. */
+export async function studyFactsOf(siteId: string): Promise<[string, StudyFacts][]> {
+  const found = new Map<string, StudyFacts>();
+  for (const { posts, facts } of await studiesOf(siteId))
+    for (const id of posts) if (facts && !found.has(id)) found.set(id, facts);
+  return [...found];
+}
+
+const toBase64 = (bytes: Uint8Array): string => btoa(strFromU8(bytes, true));
+const fromBase64 = (text: string): Uint8Array => strToU8(atob(text), true);
+
+/** A content as a row, under the key that its text has. */
+export async function pageRowOf(siteId: string, { format, text }: PageContent): Promise<StudyPageRow> {
+  const bytes = strToU8(text);
+  return { siteId, key: await sha256(bytes), format, packed: toBase64(deflateSync(bytes, { level: 6 })) };
+}
+
+/** The content of a row. */
+export const contentOf = ({ format, packed }: StudyPageRow): PageContent => ({
+  format,
+  text: strFromU8(inflateSync(fromBase64(packed))),
+});
+
+/** Contents of pages by their keys; a key that nothing lies under is not among them. */
+export async function pageContents(
+  siteId: string,
+  keys: readonly string[],
+): Promise<Map<string, PageContent>> {
+  const rows = await database().studyPages.bulkGet(keys.map((key): [string, string] => [siteId, key]));
+  return new Map(rows.flatMap((row) => (row ? [[row.key, contentOf(row)]] : [])));
+}
+
+/** Puts a study in with its pages; its posts go by it from now on. */
+export async function addStudy(row: StudyRow, pages: readonly StudyPageRow[]): Promise<void> {
+  const { studies, studyPages } = database();
+  await database().transaction('rw', studies, studyPages, async () => {
+    await takeFrom(row.siteId, row.posts);
+    await studyPages.bulkPut([...pages]);
+    await studies.put(row);
+  });
+}
+
+/** Posts go by no study any more. */
+async function takeFrom(siteId: string, posts: readonly string[]): Promise<void> {
+  for (const row of await studiesOf(siteId))
+    if (row.posts.some((id) => posts.includes(id)))
+      await database().studies.put({
+        ...row,
+        revision: row.revision + 1,
+        posts: row.posts.filter((id) => !posts.includes(id)),
+      });
+}
+
+/** Changes a study as it lies there now; null where it is gone. */
+export async function changeStudy(
+  id: string,
+  change: (row: StudyRow) => Partial<StudyRow>,
+): Promise<StudyRow | null> {
+  const { studies } = database();
+  return database().transaction('rw', studies, async () => {
+    const row = await studies.get(id);
+    if (!row) return null;
+    const next = { ...row, ...change(row), revision: row.revision + 1 };
+    await studies.put(next);
+    return next;
+  });
+}
+
+/** Lets a post go by a study, and by no other. */
+export async function goBy(siteId: string, postId: string, studyId: string): Promise<void> {
+  const { studies } = database();
+  await database().transaction('rw', studies, async () => {
+    await takeFrom(siteId, [postId]);
+    const row = await studies.get(studyId);
+    if (row) await studies.put({ ...row, revision: row.revision + 1, posts: [...row.posts, postId] });
+  });
+}
+
+/** Takes a study out, with the pages that no other names. Answers how to bring it back. */
+export async function removeStudy(id: string): Promise<() => Promise<void>> {
+  const { studies, studyPages } = database();
+  return database().transaction('rw', studies, studyPages, async () => {
+    const row = await studies.get(id);
+    if (!row) return async () => {};
+    await studies.delete(id);
+    const named = new Set((await studiesOf(row.siteId)).flatMap(({ pages }) => pages.map(({ key }) => key)));
+    const own = row.pages.map(({ key }) => key).filter((key) => key !== '' && !named.has(key));
+    const keys = own.map((key): [string, string] => [row.siteId, key]);
+    const gone = (await studyPages.bulkGet(keys)).filter((page) => page !== undefined);
+    await studyPages.bulkDelete(keys);
+    return () => addStudy(row, gone);
+  });
+}

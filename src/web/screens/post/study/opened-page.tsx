@@ -1,0 +1,120 @@
+import { X } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { dayInWords } from '../../../ui/day.ts';
+import type { OpenedPage as Opened } from '../../../workers/study.ts';
+import { studyWorker } from '../../../workers/study-client.ts';
+
+/** A page of the study beside the table: its headings as a tree, its text with the terms marked. */
+export function OpenedPage({
+  studyId,
+  address,
+  keys,
+  onClose,
+}: {
+  studyId: string;
+  address: string;
+  keys: readonly string[];
+  onClose: () => void;
+}) {
+  const [page, setPage] = useState<Opened | null>(null);
+  const [part, setPart] = useState<'headings' | 'text'>('headings');
+  const wanted = keys.join('\n');
+  useEffect(() => {
+    let late = false;
+    void studyWorker()
+      .then((worker) => worker.page(studyId, address, wanted ? wanted.split('\n') : []))
+      .then((found) => !late && setPage(found));
+    return () => {
+      late = true;
+    };
+  }, [studyId, address, wanted]);
+  if (!page) return <div aria-busy="true" className="m-4 h-60 rounded-md bg-sand/40" />;
+  const headings = page.blocks.filter(({ kind, level }) => kind === 'heading' && level > 1);
+  const top = Math.min(6, ...headings.map(({ level }) => level));
+  return (
+    <div className="px-4 py-3 text-[13px]">
+      <div className="flex items-start gap-2">
+        <h3 className="min-w-0 flex-1 font-serif text-[16px] leading-snug font-semibold break-words">
+          {page.title}
+        </h3>
+        <button
+          type="button"
+          aria-label="Close the page"
+          onClick={onClose}
+          className="rounded p-1 hover:bg-sand/40"
+        >
+          <X size={15} aria-hidden />
+        </button>
+      </div>
+      <p className="mb-1 break-all text-soft">
+        {address}
+        {page.date ? ` · ${dayInWords(page.date)}` : ''}
+      </p>
+      {page.description && <p className="mb-2 text-soft italic">{page.description}</p>}
+      <div role="tablist" aria-label="What of the page" className="mb-2 flex gap-4 border-b">
+        {(['headings', 'text'] as const).map((name) => (
+          <button
+            key={name}
+            type="button"
+            role="tab"
+            aria-selected={part === name}
+            onClick={() => setPart(name)}
+            className={`border-b-2 pb-0.5 ${part === name ? 'border-marram font-semibold' : 'border-transparent text-soft'}`}
+          >
+            {name === 'headings' ? `Headings ${headings.length}` : 'Text'}
+          </button>
+        ))}
+      </div>
+      {part === 'headings' ? (
+        headings.length === 0 ? (
+          <p className="text-soft">This page has no headings below its title.</p>
+        ) : (
+          <ul aria-label="Headings of the page">
+            {headings.map(({ id, text, level }) => (
+              <li
+                key={id}
+                className="border-t py-1 first:border-t-0"
+                style={{ paddingLeft: (level - top) * 18 }}
+              >
+                <span className="mr-2 text-[11px] text-soft">H{level}</span>
+                {text}
+              </li>
+            ))}
+          </ul>
+        )
+      ) : (
+        <article aria-label="Text of the page" className="space-y-2 font-serif text-[15px] leading-relaxed">
+          {page.blocks.map((block) => (
+            <p
+              key={block.id}
+              className={`${block.kind === 'heading' ? 'pt-2 font-semibold' : ''} ${block.inList ? 'ml-4' : ''}`}
+            >
+              <Marked {...block} />
+            </p>
+          ))}
+        </article>
+      )}
+    </div>
+  );
+}
+
+/** A text with its terms underlined. Where two overlap, the first counts. */
+export function Marked({ text, marks }: { text: string; marks: readonly { start: number; end: number }[] }) {
+  const parts: React.ReactNode[] = [];
+  let from = 0;
+  for (const { start, end } of [...marks].sort((a, b) => a.start - b.start || b.end - a.end)) {
+    if (start < from) continue;
+    parts.push(text.slice(from, start));
+    parts.push(
+      <mark
+        key={start}
+        className="bg-transparent text-inherit underline decoration-marram decoration-2 underline-offset-4"
+      >
+        {text.slice(start, end)}
+      </mark>,
+    );
+    from = end;
+  }
+  parts.push(text.slice(from));
+  return <>{parts}</>;
+}

@@ -1,0 +1,129 @@
+import type { BroughtPage } from '../../../../core/formats/index.ts';
+import type { StudyPageRef, StudyPageRow, StudyRow } from '../../../data/database.ts';
+import { database } from '../../../data/database.ts';
+import { addStudy, changeStudy, pageRowOf } from '../../../data/studies.ts';
+import { market } from '../../../services/market.ts';
+
+/** Pages of a study. */
+const PAGES = 20;
+/** Phrases around a query whose demand is asked for. */
+const PHRASES = 60;
+
+interface Wanted {
+  siteId: string;
+  postId: string;
+  query: string;
+  region: string;
+}
+
+const emptyStudy = ({ siteId, query, region }: Wanted, posts: string[], now: string): StudyRow => ({
+  id: crypto.randomUUID(),
+  siteId,
+  query: query.trim(),
+  region,
+  made: now,
+  revision: 1,
+  posts,
+  earlier: '',
+  pages: [],
+  asked: [],
+  phrases: [],
+  choices: { pinned: [], dropped: [], added: [] },
+  facts: null,
+});
+
+/** What is asked and searched for around a query; nothing where no source knows it. */
+async function demandFor({ query, region }: Wanted): Promise<Pick<StudyRow, 'asked' | 'phrases'>> {
+  const [questions, keywords] = await Promise.all([
+    market.questions([query], region),
+    market.keywords([query], region),
+  ]);
+  return {
+    asked: questions.map(({ text, place, volume }) => ({ text, place, volume })),
+    phrases: keywords
+      .filter(({ phrase }) => phrase !== query)
+      .sort((a, b) => (b.volume ?? 0) - (a.volume ?? 0))
+      .slice(0, PHRASES)
+      .map(({ phrase, volume }) => ({ phrase, volume })),
+  };
+}
+
+/**
+ * Studies the pages that are found for a query, or the same again: pages left out and choices of terms are taken over
+ * from the study before. Answers the study, or null where no page is found. Throws what the source says.
+ */
+export async function studyResults(
+  wanted: Wanted,
+  before: StudyRow | null,
+  now: string,
+): Promise<StudyRow | null> {
+  const [results, demand] = await Promise.all([
+    market.results(wanted.query, wanted.region, PAGES),
+    demandFor(wanted),
+  ]);
+  if (results.length === 0) return null;
+  const left = new Set(before?.pages.filter((page) => page.left).map(({ address }) => address));
+  const contents = await Promise.all(
+    results.map(({ html }) => pageRowOf(wanted.siteId, { format: 'html', text: html })),
+  );
+  const pages = results.map(
+    ({ address, publisher, kind, rank, title }, at): StudyPageRef => ({
+      key: contents[at].key,
+      address,
+      publisher,
+      kind,
+      rank,
+      title,
+      left: left.has(address),
+      problem: '',
+    }),
+  );
+  const row: StudyRow = {
+    ...emptyStudy(wanted, before?.posts ?? [wanted.postId], now),
+    ...demand,
+    pages,
+    ...(before ? { earlier: before.id, choices: before.choices } : {}),
+  };
+  await addStudy(row, contents);
+  return row;
+}
+
+/** Brings pages into a study of a post, or begins one with them. Answers how many could be read. */
+export async function bringPages(
+  wanted: Wanted,
+  study: StudyRow | null,
+  brought: readonly BroughtPage[],
+  now: string,
+): Promise<number> {
+  const contents: StudyPageRow[] = [];
+  const from = study?.pages ?? [];
+  const known = new Set(from.map(({ address }) => address));
+  const refs: StudyPageRef[] = [];
+  for (const page of brought) {
+    if (known.has(page.address)) continue;
+    known.add(page.address);
+    const content = page.problem
+      ? null
+      : await pageRowOf(wanted.siteId, { format: page.format, text: page.text });
+    if (content) contents.push(content);
+    refs.push({
+      key: content?.key ?? '',
+      address: page.address,
+      publisher: page.publisher,
+      kind: '',
+      rank: from.length + refs.length + 1,
+      title: page.title,
+      left: false,
+      problem: page.problem,
+    });
+  }
+  if (study) {
+    await database().studyPages.bulkPut(contents);
+    await changeStudy(study.id, (row) => ({ pages: [...row.pages, ...refs] }));
+  } else {
+    // Without its source the pages are studied all the same: what is asked elsewhere is then not known.
+    const demand = await demandFor(wanted).catch(() => ({}));
+    await addStudy({ ...emptyStudy(wanted, [wanted.postId], now), ...demand, pages: refs }, contents);
+  }
+  return contents.length;
+}

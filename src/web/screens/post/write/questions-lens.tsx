@@ -1,0 +1,65 @@
+import { Link } from 'react-router';
+import type { StudyRow } from '../../../data/database.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { Earned } from '../../../ui/earned.tsx';
+import { usePost } from '../post-context.ts';
+
+/** Questions the post is to answer beside the text, and those of the study that could be chosen. */
+export function QuestionsLens({ study }: { study: StudyRow | null }) {
+  const { session } = usePost();
+  const questions = useAppSelector((state) => state.openPost.fields.questions);
+  const line = useAppSelector((state) =>
+    state.openPost.report?.criteria.find(({ id }) => id === 'questions-answered'),
+  );
+  const offered = (study?.asked ?? []).filter(({ text }) => !questions.includes(text)).slice(0, 12);
+  return (
+    <section aria-label="Questions" className="min-w-0 flex-1 px-4 pt-3 pb-10 text-[13px]">
+      {line?.applies && (
+        <p className="mb-2 flex items-center gap-2">
+          <Earned share={line.points / line.available} />
+          {line.measured} answered{line.advice ? `. ${line.advice}` : ''}
+        </p>
+      )}
+      {questions.length === 0 ? (
+        <p className="text-soft">
+          No question is chosen.{' '}
+          <Link
+            to="../target"
+            relative="path"
+            className="font-semibold text-marram underline underline-offset-4"
+          >
+            Choose them on Target
+          </Link>{' '}
+          or below.
+        </p>
+      ) : (
+        <ul aria-label="Questions to answer">
+          {questions.map((text) => (
+            <li key={text} className="border-t py-1">
+              {text}
+            </li>
+          ))}
+        </ul>
+      )}
+      {offered.length > 0 && (
+        <>
+          <h3 className="mt-4 mb-0.5 font-semibold">Asked around your keyword</h3>
+          <ul aria-label="Questions asked">
+            {offered.map(({ text, place }) => (
+              <li key={`${text} ${place}`} className="border-t">
+                <button
+                  type="button"
+                  title="Choose it: one section should hold its words"
+                  onClick={() => session.setFields({ questions: [...questions, text] })}
+                  className="w-full py-1 text-left text-marram hover:underline"
+                >
+                  {text}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}

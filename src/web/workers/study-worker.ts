@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { studies } from './study.ts';
+
+expose(studies);

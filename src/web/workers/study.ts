@@ -1,0 +1,267 @@
+import { defaultProfile, type Profile } from '../../core/criteria/index.ts';
+import type { PostDocument } from '../../core/draft/index.ts';
+import {
+  type BroughtPage,
+  documentOfPage,
+  type PageFile,
+  pageProblem,
+  readPageFiles,
+} from '../../core/formats/index.ts';
+import { TermCounter, Vocabulary, WordBases } from '../../core/language/index.ts';
+import { squareness } from '../../core/research/index.ts';
+import {
+  compareStudies,
+  noChoices,
+  type PageFigures,
+  type PageReading,
+  readStudyPage,
+  type Study,
+  StudyBook,
+  type StudyChange,
+  type TermExample,
+  termExamples,
+} from '../../core/study/index.ts';
+import { database, openDatabase, type StudyPageRef, type StudyRow } from '../data/database.ts';
+import { changeStudy, pageContents } from '../data/studies.ts';
+
+/** A page as the table of a study shows it. */
+export interface StudyLine {
+  ref: StudyPageRef;
+  /** Null: it could not be read. */
+  figures: PageFigures | null;
+  description: string;
+  squareness: number | null;
+  /** Why it might be left out; empty: no reason. */
+  suggestion: string;
+}
+
+/** A study as the screen shows it. */
+export interface StudyView {
+  id: string;
+  revision: number;
+  lines: StudyLine[];
+  study: Study;
+}
+
+/** A page as it is read beside the table. */
+export interface OpenedPage {
+  title: string;
+  description: string;
+  date: string;
+  blocks: {
+    id: string;
+    kind: string;
+    level: number;
+    inList: boolean;
+    text: string;
+    /** Uses of terms in it. */
+    marks: { start: number; end: number; key: string }[];
+  }[];
+}
+
+const vocabulary = new Vocabulary();
+const bases = new WordBases(vocabulary);
+
+/** What was read of pages, by query and key: a study that is run again reads only what is new. */
+const read = new Map<string, PageReading>();
+const MOST_READ = 200;
+let book: { key: string; book: StudyBook } | null = null;
+/** The run under way; a later one or a stop ends it. */
+let run = 0;
+
+const pause = () => new Promise<void>((done) => setTimeout(done));
+
+function measured(document: PostDocument, title: string, query: string): number {
+  const { draft, fields } = document;
+  const texts = (heading: boolean) =>
+    draft.blocks.filter(({ kind }) => (kind === 'heading') === heading).map(({ text }) => text);
+  const page = {
+    title: fields.title || title,
+    description: fields.metaDescription,
+    headings: texts(true),
+    blocks: texts(false),
+  };
+  return squareness(page, [query], vocabulary)[0];
+}
+
+async function profileOf(siteId: string): Promise<Profile> {
+  return (await database().sites.get(siteId))?.profile ?? defaultProfile;
+}
+
+/** Readings of a study's pages; pages that cannot be read are told by their key. */
+async function readingsOf(
+  row: StudyRow,
+  own: number,
+  tell?: (done: number) => void,
+): Promise<{ readings: PageReading[]; problems: Map<string, string> } | null> {
+  const profile = await profileOf(row.siteId);
+  const contents = await pageContents(row.siteId, row.pages.map(({ key }) => key).filter(Boolean));
+  const weights = JSON.stringify(profile);
+  const readings: PageReading[] = [];
+  const problems = new Map<string, string>();
+  let done = 0;
+  for (const ref of row.pages) {
+    const content = contents.get(ref.key);
+    if (content) {
+      const known = `${row.query}\n${ref.key}\n${ref.address}\n${ref.rank}\n${weights}`;
+      let reading = read.get(known);
+      if (!reading) {
+        // So that a stop is heard between two pages.
+        await pause();
+        if (own !== run) return null;
+        try {
+          const document = documentOfPage(content);
+          const problem = pageProblem(document);
+          if (problem) problems.set(ref.address, problem);
+          else
+            reading = readStudyPage(
+              {
+                address: ref.address,
+                publisher: ref.publisher,
+                kind: ref.kind,
+                rank: ref.rank,
+                document,
+                squareness: measured(document, ref.title, row.query),
+              },
+              row.query,
+              bases,
+              profile,
+            );
+        } catch (error) {
+          problems.set(ref.address, (error as Error).message);
+        }
+        if (reading) {
+          if (read.size >= MOST_READ) read.clear();
+          read.set(known, reading);
+        }
+      }
+      if (reading) readings.push(reading);
+    }
+    done += 1;
+    tell?.(done);
+  }
+  return { readings, problems };
+}
+
+async function bookOf(row: StudyRow, own: number, tell?: (done: number) => void) {
+  const found = await readingsOf(row, own, tell);
+  if (!found) return null;
+  const { readings, problems } = found;
+  const { query, asked, phrases } = row;
+  const key = JSON.stringify([query, asked, phrases, readings.map(({ page }) => page.address)]);
+  if (book?.key !== key || book.book.readings.some((reading, at) => reading !== readings[at]))
+    book = { key, book: new StudyBook(readings, { query, asked, phrases }, bases) };
+  return { book: book.book, problems };
+}
+
+const leftOf = ({ pages }: StudyRow) =>
+  new Set(pages.filter(({ left }) => left).map(({ address }) => address));
+
+/** Studies as a worker keeps them: pages are read once, what they share is worked out for each choice. */
+export const studies = {
+  open(name: string): void {
+    openDatabase(name);
+  },
+
+  /** Ends the run under way. */
+  stop(): void {
+    run += 1;
+  },
+
+  /** Reads the pages of a study and works out what they share; null where it was stopped or is gone. */
+  async view(id: string, tell?: (done: number) => void): Promise<StudyView | null> {
+    run += 1;
+    const own = run;
+    const row = await database().studies.get(id);
+    const found = row && (await bookOf(row, own, tell));
+    if (!row || !found || own !== run) return null;
+    const study = found.book.study(leftOf(row), row.choices);
+    const facts = found.book.facts(study);
+    if (JSON.stringify(facts) !== JSON.stringify(row.facts)) {
+      // Another choice may have been made meanwhile: its own view will keep its facts.
+      await changeStudy(id, (now) => (now.revision === row.revision ? { facts } : {}));
+    }
+    const reasons = new Map(found.book.leaveOut().map(({ address, reason }) => [address, reason]));
+    const byAddress = new Map(found.book.readings.map((reading) => [reading.page.address, reading]));
+    return {
+      id,
+      revision: row.revision,
+      study,
+      lines: row.pages.map((ref): StudyLine => {
+        const reading = byAddress.get(ref.address);
+        return {
+          ref: { ...ref, problem: ref.problem || (found.problems.get(ref.address) ?? '') },
+          figures: reading?.figures ?? null,
+          description: reading?.page.document.fields.metaDescription ?? '',
+          squareness: reading?.page.squareness ?? null,
+          suggestion: reasons.get(ref.address) ?? '',
+        };
+      }),
+    };
+  },
+
+  /** A page of a study with the study's terms marked. */
+  async page(id: string, address: string, keys: readonly string[]): Promise<OpenedPage | null> {
+    const row = await database().studies.get(id);
+    const found = row && (await bookOf(row, run));
+    const reading = found?.book.readings.find(({ page }) => page.address === address);
+    if (!reading) return null;
+    const counter = new TermCounter(keys, bases);
+    const { fields } = reading.page.document;
+    return {
+      title: fields.title,
+      description: fields.metaDescription,
+      date: reading.figures.date,
+      blocks: reading.blocks.map(({ block, tokens }) => ({
+        id: block.id,
+        kind: block.kind,
+        level: block.level ?? 0,
+        inList: block.path.some(({ type }) => type === 'item'),
+        text: block.text,
+        marks: counter.uses(tokens).map(({ term, first, last }) => ({
+          start: tokens.starts[first],
+          end: tokens.ends[last],
+          key: keys[term],
+        })),
+      })),
+    };
+  },
+
+  /** Sentences in which the pages taken in use a term. */
+  async examples(id: string, key: string): Promise<TermExample[]> {
+    const row = await database().studies.get(id);
+    const found = row && (await bookOf(row, run));
+    if (!row || !found) return [];
+    const left = leftOf(row);
+    return termExamples(
+      found.book.readings.filter(({ page }) => !left.has(page.address)),
+      key,
+      bases,
+    );
+  },
+
+  /** The key of a term that a writer types; empty where nothing is left of it. */
+  keyOf: (phrase: string): string => bases.keyOf(phrase),
+
+  /** What changed since the study that this one was run again from; null where there is none. */
+  async change(id: string): Promise<{ made: string; change: StudyChange } | null> {
+    const row = await database().studies.get(id);
+    const before = row?.earlier ? await database().studies.get(row.earlier) : undefined;
+    if (!row || !before) return null;
+    const [earlier, later] = [await bookOf(before, run), await bookOf(row, run)];
+    if (!earlier || !later) return null;
+    // The writer's choices are not what the pages changed.
+    return {
+      made: before.made,
+      change: compareStudies(
+        earlier.book.study(leftOf(before), noChoices()),
+        later.book.study(leftOf(row), noChoices()),
+      ),
+    };
+  },
+
+  /** Reads files that were brought as pages. */
+  readFiles: (files: readonly PageFile[]): Promise<BroughtPage[]> => readPageFiles(files),
+};
+
+export type Studies = typeof studies;
