@@ -2,9 +2,9 @@ import { performance } from 'node:perf_hooks';
 import Papa from 'papaparse';
 import model from 'wink-eng-lite-web-model';
 import winkNLP from 'wink-nlp';
-import { DraftReadings } from '../src/core/criteria/index.ts';
+import { DraftReadings, defaultProfile } from '../src/core/criteria/index.ts';
 import { type Draft, emptyFields, type PostDocument, readMarkdown } from '../src/core/draft/index.ts';
-import { Vocabulary } from '../src/core/language/index.ts';
+import { Vocabulary, WordBases } from '../src/core/language/index.ts';
 import {
   anyKeyword,
   clusterPhrases,
@@ -14,6 +14,7 @@ import {
   readKeywordTable,
 } from '../src/core/research/index.ts';
 import { emptyScene, indexedPost, SiteIndex, scorePost, unknownSite } from '../src/core/site/index.ts';
+import { readStudyPage, StudyBook, type StudyPage } from '../src/core/study/index.ts';
 import { keywordCsv, keywordsOf } from './keywords.ts';
 import { proseOf, termsOf } from './prose.ts';
 
@@ -79,6 +80,46 @@ function rescore(words: number): { time: number; floor: number } {
   );
   return { time, floor: floorOf(textOf(document.draft)) };
 }
+
+/** Twenty parsed pages of 1,500 to 4,000 words, with headings. */
+function studyPages(): StudyPage[] {
+  return Array.from({ length: 20 }, (_, at) => ({
+    address: `https://page${at}.example/`,
+    publisher: `Publisher ${at}`,
+    kind: '',
+    rank: at + 1,
+    document: {
+      fields: { ...fields, supporting: [] },
+      draft: readMarkdown(proseOf(1500 + at * 131, 50 + at)).draft,
+    },
+    squareness: null,
+  }));
+}
+
+const asked = supporting.slice(0, 40).map((phrase) => ({
+  text: `how to choose ${phrase}`,
+  place: 'suggestion' as const,
+  volume: 50,
+}));
+const around = {
+  query: 'bike tour packing list',
+  asked,
+  phrases: supporting.slice(0, 60).map((phrase) => ({ phrase, volume: 100 })),
+};
+
+/** Pages to everything that they share. */
+function studied(pages: readonly StudyPage[]): StudyBook {
+  const bases = new WordBases(new Vocabulary());
+  const book = new StudyBook(
+    pages.map((page) => readStudyPage(page, around.query, bases, defaultProfile)),
+    around,
+    bases,
+  );
+  kept += book.study(new Set()).terms.length + book.leaveOut().length;
+  return book;
+}
+const textOfPages = (pages: readonly StudyPage[]) =>
+  pages.map(({ document }) => textOf(document.draft)).join('\n');
 
 const rows: Record<string, () => Omit<Row, 'ok' | 'name'>> = {
   'rescore-5k': () => {
@@ -151,6 +192,19 @@ const rows: Record<string, () => Omit<Row, 'ok' | 'name'>> = {
       1,
     );
     return { value: own / floorOf(text), unit: 'of the floor', bar: 25 };
+  },
+  'study-20': () => {
+    const pages = studyPages();
+    const own = median(() => studied(pages), 7);
+    return { value: own / floorOf(textOfPages(pages)), unit: 'of the floor', bar: 60 };
+  },
+  'restudy-20': () => {
+    const pages = studyPages();
+    const book = studied(pages);
+    const own = median((run) => {
+      kept += book.study(new Set([pages[(run + 20) % 20].address])).terms.length;
+    }, 15);
+    return { value: own / floorOf(textOfPages(pages)), unit: 'of the floor', bar: 6 };
   },
   'import-300k': () => {
     const text = keywordCsv(300_000, 5);

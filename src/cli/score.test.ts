@@ -5,7 +5,7 @@ import { dirname, join } from 'node:path';
 import Ajv from 'ajv/dist/2020.js';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { CRITERION_IDS, defaultProfile, GROUPS } from '../core/criteria/index.ts';
-import type { ScoreReportJson } from '../core/formats/index.ts';
+import { type ScoreReportJson, writeStudyFile } from '../core/formats/index.ts';
 
 const schema = JSON.parse(
   readFileSync(new URL('../core/formats/score-report.schema.json', import.meta.url), 'utf8'),
@@ -271,6 +271,49 @@ describe('what goes wrong', () => {
       ),
     );
     expect(good.score).toBeGreaterThan((await report(path)).score);
+  });
+  it('a study brings its criteria in; a file that is none is refused', async () => {
+    const path = file('studied.md', '---\nkeyword: panniers\n---\n\nPanniers hang on hooks of the rack.');
+    const facts = {
+      keywordRateUpper: 1,
+      words: { lower: 5, median: 8, upper: 9, best: 20 },
+      score: null,
+      terms: [
+        { key: 'hook', form: 'hooks', group: 'staple', heading: false, share: 1, lower: 1, upper: 2 },
+        { key: 'seam', form: 'seam', group: 'staple', heading: false, share: 1, lower: 1, upper: 2 },
+      ],
+      topics: [
+        {
+          name: 'Hooks',
+          share: 0.8,
+          stems: [
+            ['hook', 0.5],
+            ['rack', 0.5],
+          ],
+        },
+      ],
+    };
+    const study = { query: 'panniers', region: 'GB', made: '2026-11-01T00:00:00Z', pages: [], facts };
+    const good = file('study.json', writeStudyFile(study as never));
+    const line = (json: ScoreReportJson, id: string) => json.criteria.find((each) => each.id === id)!;
+    const [alone, beside] = [await report(path), await report(path, '--study', good)];
+    expect(line(alone, 'staple-terms').applies).toBe(false);
+    expect(line(beside, 'staple-terms')).toMatchObject({ applies: true, measured: '1 of 2' });
+    expect(line(beside, 'topics-covered').advice).toBeNull();
+    // Seven words are what the pages have.
+    expect(line(beside, 'body-length').target).toBe('7-13 words');
+    const bad = file(
+      'bad-study.json',
+      JSON.stringify({ ...study, format: 'dune-sparrow-study', version: 1, facts: {} }),
+    );
+    for (const [given, said] of [
+      [bad, 'This is no exported study at facts'],
+      [file('no.json', '{'), 'not valid JSON'],
+      [join(folder, 'gone.json'), 'cannot be read'],
+    ]) {
+      const { status, err } = await run('score', path, '--study', given);
+      expect([status, err]).toEqual([2, expect.stringContaining(said)]);
+    }
   });
   it('an empty folder and a broken site.json say so', async () => {
     mkdirSync(join(folder, 'none'), { recursive: true });

@@ -1,4 +1,5 @@
 import { emptyFields, type PostFields, readHtml, readMarkdown } from '../draft/index.ts';
+import { Vocabulary, WordBases } from '../language/index.ts';
 import {
   emptyScene,
   indexedPost,
@@ -13,6 +14,7 @@ import type { CriterionId } from './criterion-ids.ts';
 import { DraftReadings, type PictureSize } from './draft-facts.ts';
 import { applyEdits } from './edits.ts';
 import { fixesFor } from './score.ts';
+import type { StudyFacts, StudyTerm } from './surroundings.ts';
 
 /** A post for a test table, and what lies around it. */
 export interface Case extends Partial<PostFields> {
@@ -22,6 +24,8 @@ export interface Case extends Partial<PostFields> {
   /** Other posts of the site; given: the post belongs to a site. */
   others?: Partial<PostFields>[];
   pictures?: Record<string, Partial<PictureSize>>;
+  /** What was studied for the post. */
+  study?: Partial<StudyFacts>;
 }
 
 /** Sixty words of plain prose, for criteria that wait until there is something to judge. */
@@ -37,7 +41,20 @@ const words = (n: number) =>
 
 export { words };
 
-function sceneOf({ site, others, pictures }: Case): Scene {
+const NO_FACTS: StudyFacts = { keywordRateUpper: 0, words: null, score: null, terms: [], topics: [] };
+
+/** A term that pages use once or twice in 1,000 words. */
+export const studyTerm = (form: string, group: StudyTerm['group'] = 'staple'): StudyTerm => ({
+  key: new WordBases(new Vocabulary()).keyOf(form),
+  form,
+  group,
+  heading: false,
+  share: group === 'staple' ? 0.7 : 0.3,
+  lower: 1,
+  upper: 2,
+});
+
+function sceneOf({ site, others, pictures, study }: Case): Scene {
   const settings = { ...unknownSite(), ...site };
   const posts = (others ?? []).map((fields, at) =>
     indexedPost(`other${at}`, { fields: { ...emptyFields(), ...fields } }),
@@ -50,12 +67,13 @@ function sceneOf({ site, others, pictures }: Case): Scene {
     site: settings,
     index: others ? new SiteIndex(settings, posts) : null,
     pictures: new Map(sizes),
+    studies: new Map(study ? [['own', { ...NO_FACTS, ...study }]] : []),
   };
 }
 
 /** Judges one case by one criterion: its share (null where it does not apply) and the rest of its line. */
 export function judge(id: CriterionId, given: Case) {
-  const { md, html, site: _site, others: _others, pictures: _pictures, ...fields } = given;
+  const { md, html, site: _site, others: _others, pictures: _pictures, study: _study, ...fields } = given;
   const read = html !== undefined ? readHtml(html) : readMarkdown(md ?? '');
   const document = { fields: { ...read.fields, ...fields }, draft: read.draft };
   return lineOf(id, document, sceneOf(given));

@@ -29,7 +29,6 @@ const COUNTED =
 const NAMED = [
   /\baccording to ((?:the |a |an )?[^,.;:()]{3,60})/i,
   /\b((?:a|an|the|one|our|their) [^,.;:()]{0,40}?\b(?:survey|study|test|trial|count|report|poll|data|log|records?|measurements?)(?: (?:of|by|from|among) [^,.;:()]{3,50})?)/i,
-  /\b((?:studies|surveys|tests) (?:show|say|suggest|found))/i,
 ];
 const OWN =
   /\b(?:we|our|i|my)\b[^.]*\b(?:measured|weighed|tested|tried|counted|hung|rode|mended|found|asked|paid|cut|hire|hired|have|test|survey|log|numbers|count|records?)\b/i;

@@ -41,6 +41,8 @@ export const SUPPORTING = 0.2;
 const MOST = 90;
 /** A single word names the subject only where it is used so many times as often as in general English. */
 const OFTENER = 2.5;
+/** Verbs stand everywhere: theirs is a higher bar. */
+const VERB_OFTENER = 12;
 /** A term is no term of its own when so much of its use sits within one longer term. */
 const WITHIN = 0.6;
 /** Reciprocal rank fusion: how much the first ranks stand out (Cormack, Clarke and Buettcher, 2009, use 60). */
@@ -137,7 +139,7 @@ export function termsOf(
     const share = spread[gram] / total;
     if (lengths[gram] === 1) {
       const { count, verb } = generalOf(table, gram);
-      if (uses[gram] * CORPUS_WORDS < OFTENER * count * words) continue;
+      if (uses[gram] * CORPUS_WORDS < (verb ? VERB_OFTENER : OFTENER) * count * words) continue;
       const likelihood = logLikelihood(uses[gram], words, count);
       singles.push({ gram, score: Math.sqrt(Math.max(0, likelihood)) * share * (verb ? 0.5 : 1) });
     } else {

@@ -5,6 +5,7 @@ import { database, openDatabase } from './database.ts';
 import first from './fixtures/database-1.json' with { type: 'json' };
 import second from './fixtures/database-2.json' with { type: 'json' };
 import third from './fixtures/database-3.json' with { type: 'json' };
+import fourth from './fixtures/database-4.json' with { type: 'json' };
 
 /** The schemas as earlier releases wrote them; they never change. */
 const FIRST = {
@@ -24,10 +25,36 @@ const SECOND = {
 
 const THIRD = { ...SECOND, ticks: '[siteId+postId], siteId' };
 
+const FOURTH = {
+  ...THIRD,
+  keywords: '[siteId+chunk], siteId',
+  performance: '[siteId+chunk], siteId',
+  lists: 'id, siteId',
+  ideas: 'id, siteId',
+};
+
+/** A study as it is begun. */
+const study = {
+  id: 'study-1',
+  siteId: 'site-1',
+  query: 'tide table',
+  region: 'GB',
+  made: '2026-11-01T00:00:00Z',
+  revision: 1,
+  posts: [] as string[],
+  earlier: '',
+  pages: [],
+  asked: [],
+  phrases: [],
+  choices: { pinned: [], dropped: [], added: [] },
+  facts: null,
+};
+
 describe.each([
   { version: 1, schema: FIRST, rows: first },
   { version: 2, schema: SECOND, rows: second },
   { version: 3, schema: THIRD, rows: third },
+  { version: 4, schema: FOURTH, rows: fourth },
 ])('a database of schema $version', ({ version, schema, rows }) => {
   it('is opened by today’s code with everything in it, and written on', async () => {
     const name = `migrated-${version}`;
@@ -63,6 +90,19 @@ describe.each([
     if (version > 1)
       expect((await versionsOf('site-1', 'tides')).map((row) => row.name)).toEqual(['Before the tide']);
     if (version > 2) expect(await database().ticks.toArray()).toEqual(third.ticks);
+    if (version > 3) {
+      const { listsOf } = await import('./lists.ts');
+      const { readKeywords } = await import('./keyword-chunks.ts');
+      expect(await listsOf('site-1')).toEqual(fourth.lists);
+      const { records, stamp } = await readKeywords('site-1');
+      expect([stamp, records.map(({ phrase, volume }) => [phrase, volume])]).toEqual([
+        3,
+        [['tide table', 900]],
+      ]);
+    }
+    const { addStudy, studyOfPost } = await import('./studies.ts');
+    await addStudy({ ...study, posts: ['tides'] }, []);
+    expect((await studyOfPost('site-1', 'tides'))?.query).toBe('tide table');
     expect(await (await pictureBlob('site-1', 'media/dyke.png'))?.text()).toBe('png');
     const document = { fields: loaded.row.fields, draft: loaded.draft };
     const now = '2026-11-02T09:00:00Z';
