@@ -1,8 +1,23 @@
 /**
  * Outline: the plan of a post's headings, and its way into the draft and back.
+ *
+ * `outline` is the tree and what can be done to it. Beside a study, `outline-coverage` tells what the plan answers by the
+ * stems of its branches (`outline-words`) and what it lacks, `merge` places gaps, branches and questions without doubles,
+ * `proposals` makes plans in several shapes, `word-budget` shares out the length, `outline-checks` says what is not right.
+ * In the draft, `placeholders` are headings that wait for their text; `reorder` moves written sections into the plan's order.
  */
 export {
+  addFaq,
+  asQuestion,
+  combine,
+  FAQ_HEADING,
+  mergeGaps,
+  type Planned,
+  sameHeading,
+} from './merge.ts';
+export {
   addItem,
+  branchLength,
   moveItem,
   nestItem,
   newItem,
@@ -13,3 +28,30 @@ export {
   removeItem,
   sendOutline,
 } from './outline.ts';
+export { type OutlineCheck, outlineChecks } from './outline-checks.ts';
+export {
+  type CoveredItem,
+  type Gap,
+  isFaq,
+  type OutlineCoverage,
+  outlineCoverage,
+  outlineGaps,
+  type ToCover,
+} from './outline-coverage.ts';
+export { ownNote } from './outline-words.ts';
+export { finishedDraft, placeholderHeadings } from './placeholders.ts';
+export {
+  fittingShapes,
+  type Ground,
+  openQuestions,
+  type Proposal,
+  type ProposalInput,
+  type ProposedItem,
+  proposalKey,
+  proposeOutlines,
+  SHAPE_NAMES,
+  SHAPES,
+  type Shape,
+} from './proposals.ts';
+export { isOrderedOtherwise, reorderDraft } from './reorder.ts';
+export { wordBudget } from './word-budget.ts';

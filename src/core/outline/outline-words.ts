@@ -1,0 +1,48 @@
+import type { WordBases } from '../language/index.ts';
+import { branchLength, type Outline } from './outline.ts';
+
+/** What the branches of an outline speak of: stems and base forms of headings and notes. */
+export interface BranchWords {
+  /** Index of the branch's heading in the outline. */
+  at: number;
+  id: string;
+  /** Stems of its heading, of all below it, and of their notes. */
+  stems: ReadonlySet<string>;
+}
+
+/** Notes that say where an item comes from are no plan of what it says. */
+const ORIGIN = /^From (?:the study|a page|a question): .*$/gm;
+
+/** A note without the lines that tell an item's origin. */
+export const ownNote = (note: string): string => note.replace(ORIGIN, '').trim();
+
+const memo = new WeakMap<WordBases, Map<string, string[]>>();
+
+/** Stems of a text, remembered: headings are asked again with every key. */
+export function stemsOfText(text: string, bases: WordBases): string[] {
+  let known = memo.get(bases);
+  if (!known) {
+    known = new Map();
+    memo.set(bases, known);
+  }
+  let stems = known.get(text);
+  if (!stems) {
+    if (known.size > 5000) known.clear();
+    stems = bases.stemsOf(text).map((stem) => bases.stemText(stem));
+    known.set(text, stems);
+  }
+  return stems;
+}
+
+/** Words of every branch, small ones and the larger ones that hold them. */
+export function branchWords(outline: Outline, bases: WordBases): BranchWords[] {
+  return outline.map(({ id }, at) => ({
+    at,
+    id,
+    stems: new Set(
+      outline
+        .slice(at, at + branchLength(outline, at))
+        .flatMap(({ text, note }) => [...stemsOfText(text, bases), ...stemsOfText(ownNote(note), bases)]),
+    ),
+  }));
+}
