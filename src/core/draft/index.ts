@@ -6,7 +6,7 @@
  * bytes by its name, over `decode-text` (encodings) and `read-zip` (with limits); what cannot be read is an
  * `UnreadableFile`. Writers: `write-html`, `write-markdown`, `write-docx`, `editor-json`, over `nest`, which turns the
  * list into a tree. `front-matter`
- * reads and writes YAML fields; `sanitise` decides what markup may stay; `paste` mends pasted structure.
+ * reads and writes YAML fields; `faq` finds questions with their answers; `sanitise` decides what markup may stay; `paste` mends pasted structure.
  */
 
 export { cleanDraft, cleanFields } from './clean-draft.ts';
@@ -33,6 +33,7 @@ export {
   type TreeAccess,
   writeEditor,
 } from './editor-json.ts';
+export { type FaqEntry, faqData, faqEntries, isFaqHeading } from './faq.ts';
 export { instantOf, lastSegment } from './head-fields.ts';
 export { type CleanedPaste, cleanPaste, looksLikeMarkdown, markupAccount } from './paste.ts';
 export { emptyFields, type PostDocument, type PostFields, STATUSES, type Status } from './post-fields.ts';

@@ -3,6 +3,7 @@ import { toHtml } from 'hast-util-to-html';
 import rehypeParse from 'rehype-parse';
 import { unified } from 'unified';
 import type { Block, Draft, Mark } from './draft.ts';
+import { faqData, faqEntries } from './faq.ts';
 import { type Inline, inlineTree, type Nested, nest } from './nest.ts';
 import type { PostDocument } from './post-fields.ts';
 
@@ -96,13 +97,17 @@ export function writeHtml(draft: Draft): string {
   return toHtml({ type: 'root', children: spaced } as Root);
 }
 
-/** A post as a whole page: head with title, description, canonical address and language, an article with its title. */
+/**
+ * A post as a whole page: head with title, description, canonical address and language, an article with its title;
+ * questions with answers at its end are stated as structured data too.
+ */
 export function writeHtmlPage({ fields, draft }: PostDocument, metaTitle: string): string {
   const titled = draft.blocks.some(
     (block) => block.kind === 'heading' && block.level === 1 && block.text === fields.title,
   );
   const meta = (name: string, content: string) =>
     content ? [textNode('\n  '), el('meta', { name, content }, [])] : [];
+  const faq = faqEntries(draft);
   const head = el('head', {}, [
     textNode('\n  '),
     el('meta', { charSet: 'utf-8' }, []),
@@ -114,6 +119,9 @@ export function writeHtmlPage({ fields, draft }: PostDocument, metaTitle: string
       : []),
     ...(fields.image
       ? [textNode('\n  '), el('meta', { property: 'og:image', content: fields.image }, [])]
+      : []),
+    ...(faq.length > 0
+      ? [textNode('\n  '), el('script', { type: 'application/ld+json' }, [textNode(faqData(faq))])]
       : []),
     textNode('\n'),
   ]);

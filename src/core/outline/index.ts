@@ -3,7 +3,7 @@
  *
  * `outline` is the tree and what can be done to it. Beside a study, `outline-coverage` tells what the plan answers by the
  * stems of its branches (`outline-words`) and what it lacks, `merge` places gaps, branches and questions without doubles,
- * `proposals` makes plans in several shapes, `word-budget` shares out the length, `outline-checks` says what is not right.
+ * `proposals` makes plans in several shapes (`proposal-text` keeps them as text), `word-budget` shares out the length, `outline-checks` says what is not right.
  * In the draft, `placeholders` are headings that wait for their text; `reorder` moves written sections into the plan's order.
  */
 export {
@@ -32,7 +32,6 @@ export { type OutlineCheck, outlineChecks } from './outline-checks.ts';
 export {
   type CoveredItem,
   type Gap,
-  isFaq,
   type OutlineCoverage,
   outlineCoverage,
   outlineGaps,
@@ -40,6 +39,7 @@ export {
 } from './outline-coverage.ts';
 export { ownNote } from './outline-words.ts';
 export { finishedDraft, placeholderHeadings } from './placeholders.ts';
+export { planText, readPlan } from './proposal-text.ts';
 export {
   fittingShapes,
   type Ground,

@@ -1,7 +1,7 @@
-import type { NextId } from '../draft/index.ts';
+import { isFaqHeading, type NextId } from '../draft/index.ts';
 import type { WordBases } from '../language/index.ts';
 import { branchLength, type Outline, type OutlineItem } from './outline.ts';
-import { type Gap, isFaq } from './outline-coverage.ts';
+import type { Gap } from './outline-coverage.ts';
 import { stemsOfText } from './outline-words.ts';
 
 /** Two headings say the same when so much of their stems is shared. */
@@ -71,7 +71,7 @@ export function combine(
     const made = item(nextId, above < 0 ? 2 : Math.min(DEEPEST, out[above].level + 1), text, note);
     let place = above < 0 ? out.length : above + branchLength(out, above);
     if (above < 0) {
-      const faq = out.findIndex((each) => each.level === 2 && isFaq(each.text));
+      const faq = out.findIndex((each) => each.level === 2 && isFaqHeading(each.text));
       if (faq >= 0) place = faq;
     }
     out.splice(place, 0, made);
@@ -89,7 +89,7 @@ export function addFaq(
 ): Outline {
   const fresh = questions.filter((text) => !outline.some((known) => sameHeading(known.text, text, bases)));
   if (fresh.length === 0) return outline;
-  const at = outline.findIndex(({ level, text }) => level === 2 && isFaq(text));
+  const at = outline.findIndex(({ level, text }) => level === 2 && isFaqHeading(text));
   const items = fresh.map((text) =>
     item(
       nextId,

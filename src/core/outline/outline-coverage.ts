@@ -1,4 +1,5 @@
 import { COMMON, COVERED, type StudyTerm } from '../criteria/index.ts';
+import { isFaqHeading } from '../draft/index.ts';
 import type { WordBases } from '../language/index.ts';
 import type { StudyQuestion, Topic } from '../study/index.ts';
 import { branchLength, type Outline } from './outline.ts';
@@ -164,7 +165,7 @@ export function outlineGaps(
         return { after: before.id, below: false, place: `after "${outline[before.at].text}"` };
       }
     }
-    const last = tops.findLast(({ at }) => !isFaq(outline[at].text));
+    const last = tops.findLast(({ at }) => !isFaqHeading(outline[at].text));
     return last
       ? { after: last.id, below: false, place: `after "${outline[last.at].text}"` }
       : { after: null, below: false, place: 'at the beginning' };
@@ -200,7 +201,3 @@ export function outlineGaps(
   }
   return gaps.sort((a, b) => b.share - a.share || (a.text < b.text ? -1 : 1));
 }
-
-/** Whether a heading opens the questions at the end. */
-export const isFaq = (heading: string): boolean =>
-  /^(?:faq|frequently asked questions|questions (?:and answers|readers ask))\W*$/i.test(heading.trim());

@@ -19,8 +19,10 @@ import {
   outlineGaps,
   type ProposalInput,
   placeholderHeadings,
+  planText,
   proposalKey,
   proposeOutlines,
+  readPlan,
   reorderDraft,
   wordBudget,
 } from './index.ts';
@@ -233,6 +235,15 @@ describe('proposals', () => {
         expect(level).toBeLessThanOrEqual((items[at - 1]?.level ?? 1) + 1);
       expect(new Set(items.map(({ text }) => text)).size).toBe(items.length);
     }
+  });
+});
+
+describe('a plan as text', () => {
+  it('comes back as it was, with levels and notes', () => {
+    const items = plan('## Which size: litres', '### With a tent').map(({ id: _id, ...item }) => item);
+    items[1].note = 'one\ntwo';
+    expect(readPlan(planText(items))).toEqual(items);
+    expect(readPlan('no plan\n# title\n> note of nothing')).toEqual([]);
   });
 });
 

@@ -1,4 +1,4 @@
-import type { WordBases } from '../language/index.ts';
+import { isMostlyVerb, type WordBases } from '../language/index.ts';
 import type { StudyQuestion, Topic, Unsaid } from '../study/index.ts';
 import { asQuestion, sameHeading } from './merge.ts';
 import { stemsOfText } from './outline-words.ts';
@@ -51,8 +51,11 @@ export interface ProposalInput {
   unsaid: readonly Unsaid[];
 }
 
-/** Sections beside those of the points and must-cover topics. */
-const SECTIONS = 6;
+/** Sections of a proposal, and the fewest beside those of main points and must-cover topics. */
+const SECTIONS = 8;
+const FEWEST_FREE = 3;
+/** Topics that fewer pages have are taken where nothing better is left. */
+const SELDOM = 0.15;
 /** Questions below one section. */
 const BELOW = 2;
 /** How many further choices of topics are tried for each shape. */
@@ -68,6 +71,8 @@ export function fittingShapes(query: string, intent: string): Shape[] {
     return ['list', 'steps', 'questions', 'problem', 'comparison'];
   return ['questions', 'steps', 'list', 'problem', 'comparison'];
 }
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A section before it takes a shape. */
 interface Section {
@@ -93,6 +98,14 @@ const bareLabel = (text: string): string => {
   return bare.charAt(0).toUpperCase() + bare.slice(1);
 };
 
+/** A label as a question. */
+function asked(label: string): string {
+  if (/\?$/.test(label)) return label;
+  const bare = bareLabel(label);
+  const low = bare.charAt(0).toLowerCase() + bare.slice(1);
+  return isMostlyVerb(low.split(' ')[0]) ? `How do you ${low}?` : `What about ${low}?`;
+}
+
 /** Capital letters only where a sentence has them: headings of others are often written in capitals. */
 const sentenceCase = (text: string): string => {
   const words = text.split(' ');
@@ -115,7 +128,7 @@ function sectionsOf(input: ProposalInput, variant: number, bases: WordBases): Se
     else sections.push(section);
   };
   const fromTopic = (topic: Topic): Section => ({
-    label: sentenceCase(topic.name),
+    label: capital(sentenceCase(topic.name)),
     grounds: [topicGround(topic)],
     position: topic.position,
     below: [],
@@ -141,9 +154,11 @@ function sectionsOf(input: ProposalInput, variant: number, bases: WordBases): Se
   );
   for (const topic of input.topics)
     if (input.must.includes(topic.name) && !taken.has(topic.name)) add(fromTopic(topic));
-  const free = input.topics.filter(({ name }) => !input.must.includes(name) && !taken.has(name));
+  const others = input.topics.filter(({ name }) => !input.must.includes(name) && !taken.has(name));
+  const common = others.filter(({ share }) => share >= SELDOM);
+  const free = common.length >= FEWEST_FREE ? common : others;
   // Each further variant begins with other topics and holds another number of them.
-  const most = Math.min(SECTIONS, free.length);
+  const most = Math.min(Math.max(FEWEST_FREE, SECTIONS - sections.length), free.length);
   const size = Math.max(1, most - (variant % Math.max(1, Math.min(3, most))));
   const start = variant === 0 || free.length === 0 ? 0 : (variant * 2) % free.length;
   for (const topic of [...free.slice(start), ...free.slice(0, start)].slice(0, size)) add(fromTopic(topic));
@@ -152,7 +167,11 @@ function sectionsOf(input: ProposalInput, variant: number, bases: WordBases): Se
   ];
   if (unsaid)
     add({
-      label: unsaid.kind === 'question' ? asQuestion(unsaid.text) : bareLabel(unsaid.text),
+      label:
+        unsaid.kind === 'question' ||
+        /^(?:how|what|which|why|when|where|can|do|is|are|should)\b/i.test(unsaid.text)
+          ? asQuestion(unsaid.text)
+          : bareLabel(unsaid.text),
       grounds: [{ kind: 'unsaid', text: unsaid.text, pages: unsaid.pages }],
       position: 0.85,
       below: [],
@@ -190,7 +209,7 @@ function placeQuestions(
     if (!best || best.below.length >= BELOW || sameHeading(best.label, text, bases)) continue;
     if (best.below.some((known) => sameHeading(known.text, text, bases))) continue;
     best.below.push({
-      text: asQuestion(text),
+      text: sentenceCase(asQuestion(text)),
       grounds: [{ kind: 'question', text, pages: pagesOf.get(text) ?? [] }],
     });
   }
@@ -229,8 +248,7 @@ function shaped(shape: Shape, sections: readonly Section[], query: string): Prop
             ? section.label
             : /\?$/.test(section.label)
               ? section.label
-              : (section.below[0]?.text ??
-                `What about ${section.label.charAt(0).toLowerCase()}${section.label.slice(1)}?`),
+              : (section.below[0]?.text ?? asked(section.label)),
           [...section.grounds, ...(section.below[0]?.grounds ?? [])],
         ),
         ...(section.below.length > 2
@@ -292,6 +310,14 @@ function shaped(shape: Shape, sections: readonly Section[], query: string): Prop
   }
 }
 
+/** Headings that say the same, whatever their number, stand once; what was below a double stays. */
+function withoutDoubles(items: readonly ProposedItem[], bases: WordBases): ProposedItem[] {
+  const bare = (text: string) => text.replace(/^(?:Step )?\d+[.:] /, '');
+  return items.filter(
+    ({ text }, at) => items.findIndex((other) => sameHeading(bare(other.text), bare(text), bases)) === at,
+  );
+}
+
 /** What tells one proposal from another: its headings in order. */
 export const proposalKey = (items: readonly Pick<ProposedItem, 'text'>[]): string =>
   items.map(({ text }) => text.toLowerCase().trim()).join('\n');
@@ -315,10 +341,7 @@ export function proposeOutlines(
     const sections = sectionsOf(input, variant, bases);
     for (const shape of shapes) {
       if (out.length >= count) break;
-      const items = shaped(shape, sections, input.query).filter(
-        // Numbers of steps do not make two headings differ.
-        ({ text }, at, all) => all.findIndex((other) => other.text === text) === at,
-      );
+      const items = withoutDoubles(shaped(shape, sections, input.query), bases);
       const key = proposalKey(items);
       if (items.length === 0 || known.has(key)) continue;
       known.add(key);

@@ -11,7 +11,9 @@ export {
   type BriefChoices,
   type BriefPart,
   briefOf,
+  commonTopics,
   emptyBriefChoices,
+  wishedLength,
 } from './brief.ts';
 export { briefInstructions } from './brief-instructions.ts';
 export { briefMarkdown, PART_NAMES } from './brief-markdown.ts';

@@ -38,6 +38,12 @@ export const routes: RouteObject[] = [
                 }),
               },
               {
+                path: 'brief',
+                lazy: async () => ({
+                  Component: (await import('../screens/post/brief/brief-step.tsx')).BriefStep,
+                }),
+              },
+              {
                 path: 'outline',
                 lazy: async () => ({
                   Component: (await import('../screens/post/outline/outline-step.tsx')).OutlineStep,

@@ -3,7 +3,9 @@ import { KeywordBook, unpackKeywords } from '../../core/research/index.ts';
 import { emptyHouse } from '../../core/site/index.ts';
 import {
   type BodyRow,
+  type BriefRow,
   database,
+  type GenerationRow,
   type IdeaRow,
   type KeywordChunkRow,
   type ListRow,
@@ -38,6 +40,8 @@ interface Tables {
   ideas: IdeaRow[];
   studies: StudyRow[];
   studyPages: StudyPageRow[];
+  briefs: BriefRow[];
+  generations: GenerationRow[];
 }
 
 const TABLES = [
@@ -54,10 +58,22 @@ const TABLES = [
   'ideas',
   'studies',
   'studyPages',
+  'briefs',
+  'generations',
 ] as const;
 
 /** Tables that backups of earlier days did not know. */
-const LATER = ['ticks', 'keywords', 'performance', 'lists', 'ideas', 'studies', 'studyPages'] as const;
+const LATER = [
+  'ticks',
+  'keywords',
+  'performance',
+  'lists',
+  'ideas',
+  'studies',
+  'studyPages',
+  'briefs',
+  'generations',
+] as const;
 
 /** Everything in one file: sites, pages, posts, versions, pictures. */
 export async function writeBackup(now: string): Promise<Blob> {
@@ -125,7 +141,12 @@ export async function restoreBackup(
 async function mergedResearch(
   data: Tables,
   now: string,
-): Promise<Pick<Tables, 'keywords' | 'performance' | 'lists' | 'ideas' | 'studies' | 'studyPages'>> {
+): Promise<
+  Pick<
+    Tables,
+    'keywords' | 'performance' | 'lists' | 'ideas' | 'studies' | 'studyPages' | 'briefs' | 'generations'
+  >
+> {
   const keywords: KeywordChunkRow[] = [];
   const performance: PerformanceChunkRow[] = [];
   for (const siteId of new Set([...data.keywords, ...data.performance].map((row) => row.siteId))) {
@@ -145,8 +166,8 @@ async function mergedResearch(
     await writePerformanceRows(siteId, null);
     performance.push(...theirs);
   }
-  const { lists, ideas, studies, studyPages } = data;
-  return { keywords, performance, lists, ideas, studies, studyPages };
+  const { lists, ideas, studies, studyPages, briefs, generations } = data;
+  return { keywords, performance, lists, ideas, studies, studyPages, briefs, generations };
 }
 
 /**

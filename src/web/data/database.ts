@@ -6,6 +6,7 @@ import type { OutlineItem } from '../../core/outline/index.ts';
 import type { FigureSource, IdeaDraft, PackedKeywords, PerformanceRow } from '../../core/research/index.ts';
 import { emptyHouse, type House, type SitePage, type SiteSettings } from '../../core/site/index.ts';
 import type { Asked, TermChoices, WantedPhrase } from '../../core/study/index.ts';
+import type { BriefChoices } from '../../core/writing/index.ts';
 
 export interface SiteRow extends Omit<SiteSettings, 'pages'> {
   id: string;
@@ -206,6 +207,30 @@ export interface StudyPageRow {
   packed: string;
 }
 
+/** What is decided about the brief of a post. */
+export interface BriefRow extends BriefChoices {
+  postId: string;
+  siteId: string;
+}
+
+/** What a generation was made by: texts that came back for a brief, and proposed outlines. */
+export type Recipe = 'brief' | 'outline';
+
+/** A text that was made or came back, with what it was made from: kept until its post is gone. */
+export interface GenerationRow {
+  id: string;
+  siteId: string;
+  postId: string;
+  /** UTC instant. */
+  at: string;
+  recipe: Recipe;
+  title: string;
+  /** What it was made from, in words. */
+  input: string;
+  /** Markdown. */
+  output: string;
+}
+
 /** A page row for an address; null where it names no page. */
 export function pageRow(siteId: string, { address, title }: SitePage): PageRow | null {
   const path = comparablePath(address);
@@ -246,6 +271,8 @@ class Database extends Dexie {
   ideas!: Table<IdeaRow, string>;
   studies!: Table<StudyRow, string>;
   studyPages!: Table<StudyPageRow, [string, string]>;
+  briefs!: Table<BriefRow, string>;
+  generations!: Table<GenerationRow, string>;
 
   constructor(name: string, options?: DexieOptions) {
     // Its cache copies every answer deeply; with thousands of posts that holds the page up.
@@ -272,7 +299,12 @@ class Database extends Dexie {
       lists: 'id, siteId',
       ideas: 'id, siteId',
     });
-    this.version(5).stores({ studies: 'id, siteId', studyPages: '[siteId+key], siteId' });
+    this.version(5).stores({
+      studies: 'id, siteId',
+      studyPages: '[siteId+key], siteId',
+      briefs: 'postId, siteId',
+      generations: 'id, siteId, [siteId+postId]',
+    });
   }
 }
 

@@ -1,12 +1,13 @@
-import { emptyDraft, writeDocx } from '../../core/draft/index.ts';
+import { writeDocx } from '../../core/draft/index.ts';
 import { database } from './database.ts';
 import { pictureBlob } from './picture-store.ts';
+import { finishedBody } from './posts.ts';
 
 /** A post as .docx; `left` are the pictures that are named in its text instead of shown. */
 export async function exportDocx(siteId: string, postId: string): Promise<{ file: Blob; left: string[] }> {
   const [row, body] = await Promise.all([database().posts.get(postId), database().bodies.get(postId)]);
   if (!row) throw new Error('The post is gone.');
-  const draft = body?.draft ?? emptyDraft();
+  const draft = finishedBody(body);
   const pictures = new Map<string, Uint8Array>();
   for (const { image } of draft.blocks) {
     const blob = image ? await pictureBlob(siteId, image.src) : null;

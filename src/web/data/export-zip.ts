@@ -4,6 +4,7 @@ import { writeSiteFile } from '../../core/formats/index.ts';
 import { slugOf } from '../../core/listing/index.ts';
 import { database } from './database.ts';
 import { MEDIA, pictureBlob } from './picture-store.ts';
+import { finishedBody } from './posts.ts';
 import { pagesOf } from './sites.ts';
 
 /** A file name that is not taken yet. */
@@ -25,7 +26,7 @@ export async function exportZip(siteId: string, ids: readonly string[]): Promise
     const [row, body] = await Promise.all([database().posts.get(id), database().bodies.get(id)]);
     if (!row || !body) continue;
     const name = freeName(slugOf(row.fields.slug || row.fields.title) || 'untitled', taken);
-    files[name] = strToU8(writeMarkdown({ fields: row.fields, draft: body.draft }));
+    files[name] = strToU8(writeMarkdown({ fields: row.fields, draft: finishedBody(body) }));
     for (const src of [row.fields.image, ...body.draft.blocks.map((block) => block.image?.src ?? '')])
       if (src.startsWith(MEDIA)) sources.add(src);
   }

@@ -1,6 +1,6 @@
 import { type Draft, emptyDraft, emptyFields, type PostDocument } from '../../core/draft/index.ts';
-import type { OutlineItem } from '../../core/outline/index.ts';
-import { database, type PostRow } from './database.ts';
+import { finishedDraft, type OutlineItem } from '../../core/outline/index.ts';
+import { type BodyRow, database, type PostRow } from './database.ts';
 
 /** A write that came too late: the post was changed by another tab in between. */
 export class StaleWrite extends Error {}
@@ -50,6 +50,10 @@ export async function addPost(
   });
   return id;
 }
+
+/** A body as it is scored and goes out: without headings that still wait for their text. */
+export const finishedBody = (body: Pick<BodyRow, 'draft' | 'outline'> | undefined): Draft =>
+  body ? finishedDraft(body.draft, body.outline) : emptyDraft();
 
 /** A post as it lies in the database. */
 export interface LoadedPost {
@@ -106,12 +110,15 @@ export async function setDeleted(ids: readonly string[], instant: string): Promi
 
 /** Removes posts that were deleted before an instant: their undo is past. */
 export async function purgeDeleted(before: string): Promise<void> {
-  const { posts, bodies, scores, versions, ticks } = database();
-  await database().transaction('rw', [posts, bodies, scores, versions, ticks], async () => {
+  const { posts, bodies, scores, versions, ticks, briefs, generations } = database();
+  const tables = [posts, bodies, scores, versions, ticks, briefs, generations];
+  await database().transaction('rw', tables, async () => {
     const gone = await posts.filter((row) => row.deleted !== '' && row.deleted < before).primaryKeys();
     await Promise.all([posts.bulkDelete(gone), bodies.bulkDelete(gone), scores.bulkDelete(gone)]);
     const kept = await versions.filter((row) => gone.includes(row.postId)).primaryKeys();
     await versions.bulkDelete(kept);
+    await briefs.bulkDelete(gone);
+    await generations.filter((row) => gone.includes(row.postId)).delete();
     await ticks.filter((row) => gone.includes(row.postId)).delete();
   });
 }

@@ -2,6 +2,7 @@ import { DraftReadings } from '../../core/criteria/index.ts';
 import type { Vocabulary } from '../../core/language/index.ts';
 import { indexedPost, scorePost } from '../../core/site/index.ts';
 import { database } from './database.ts';
+import { finishedBody } from './posts.ts';
 import { readScene } from './read-scene.ts';
 import { sceneOf } from './scene.ts';
 import { versionsOf } from './versions.ts';
@@ -13,7 +14,7 @@ export async function scoreVersions(siteId: string, postId: string, vocabulary: 
   if (!data) return 0;
   const scene = sceneOf(data);
   for (const row of open) {
-    const document = { fields: row.fields, draft: row.draft };
+    const document = { fields: row.fields, draft: finishedBody(row) };
     const readings = new DraftReadings(vocabulary);
     const { report, facts } = scorePost(document, indexedPost(postId, document), scene, readings);
     const criteria = report.criteria.map(({ id, title, points, available }) => ({

@@ -2,7 +2,7 @@ import { liveQuery, type Subscription } from 'dexie';
 import { toast } from 'sonner';
 import { applyEdits, type DraftEdit } from '../../core/criteria/index.ts';
 import type { Draft, PostDocument, PostFields } from '../../core/draft/index.ts';
-import type { OutlineItem } from '../../core/outline/index.ts';
+import { finishedDraft, type OutlineItem } from '../../core/outline/index.ts';
 import type { VersionReason, VersionRow } from '../data/database.ts';
 import { type LoadedPost, loadPost, revisionOf, StaleWrite, savePost } from '../data/posts.ts';
 import { storageProblem } from '../data/storage.ts';
@@ -123,6 +123,12 @@ export class PostSession {
 
   get document(): PostDocument {
     return { fields: store.getState().openPost.fields, draft: this.body };
+  }
+
+  /** The post as it is scored and goes out: without headings that still wait for their text. */
+  get finished(): PostDocument {
+    const { fields, outline } = store.getState().openPost;
+    return { fields, draft: finishedDraft(this.body, outline) };
   }
 
   /** The editor takes the body over for the rest of the session. */
@@ -268,7 +274,7 @@ export class PostSession {
     if (!this.hasScene || this.scoreFrame) return;
     this.scoreFrame = requestAnimationFrame(() => {
       this.scoreFrame = 0;
-      this.scoring.request(this.id, this.revision, this.document);
+      this.scoring.request(this.id, this.revision, this.finished);
     });
   }
 

@@ -4,6 +4,7 @@ import {
   type DragEndEvent,
   KeyboardSensor,
   PointerSensor,
+  useDraggable,
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
@@ -69,6 +70,29 @@ export function DraggableRow({
         className="mt-1 shrink-0 cursor-grab touch-none rounded p-0.5 text-soft hover:text-ink"
       >
         <GripVertical size={15} aria-hidden />
+      </button>
+      {children}
+    </li>
+  );
+}
+
+/** Something beside the rows that can be dragged among them, by its handle. */
+export function DraggableItem({ id, name, children }: { id: string; name: string; children: ReactNode }) {
+  const { setNodeRef, attributes, listeners, transform, isDragging } = useDraggable({ id });
+  return (
+    <li
+      ref={setNodeRef}
+      className={`flex items-start gap-1.5 border-t py-1 ${isDragging ? 'relative z-20 bg-paper opacity-90 outline-2 outline-sea' : ''}`}
+      style={{ transform: CSS.Translate.toString(transform) }}
+    >
+      <button
+        type="button"
+        {...attributes}
+        {...listeners}
+        aria-label={`Drag ${name}`}
+        className="mt-0.5 shrink-0 cursor-grab touch-none rounded p-0.5 text-soft hover:text-ink"
+      >
+        <GripVertical size={13} aria-hidden />
       </button>
       {children}
     </li>

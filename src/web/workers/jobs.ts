@@ -1,9 +1,8 @@
 import type { Profile } from '../../core/criteria/index.ts';
-import { emptyDraft } from '../../core/draft/index.ts';
 import { Vocabulary } from '../../core/language/index.ts';
 import { type ProfileEffect, profileEffect } from '../../core/site/index.ts';
 import { database, openDatabase, type ScoreRow } from '../data/database.ts';
-import { postsOf } from '../data/posts.ts';
+import { finishedBody, postsOf } from '../data/posts.ts';
 import { readScene } from '../data/read-scene.ts';
 import { sceneOf } from '../data/scene.ts';
 import { scoreRow } from '../data/score-row.ts';
@@ -34,7 +33,7 @@ export const jobs = {
       const chunk = stale.slice(from, from + CHUNK);
       const bodies = await database().bodies.bulkGet(chunk.map((row) => row.id));
       chunk.forEach(({ id, fields }, at) => {
-        const document = { fields, draft: bodies[at]?.draft ?? emptyDraft() };
+        const document = { fields, draft: finishedBody(bodies[at]) };
         waiting.push(scoreRow({ id, siteId, key: keyOf(chunk[at]) }, document, scene, vocabulary));
       });
       // Each time they are kept, every list that shows them is read again.
@@ -54,7 +53,7 @@ export const jobs = {
     const rows = await postsOf(siteId);
     const bodies = await database().bodies.bulkGet(rows.map((row) => row.id));
     return rows.map(({ id, fields }, at) =>
-      profileEffect(id, { fields, draft: bodies[at]?.draft ?? emptyDraft() }, scene, profile, vocabulary),
+      profileEffect(id, { fields, draft: finishedBody(bodies[at]) }, scene, profile, vocabulary),
     );
   },
 

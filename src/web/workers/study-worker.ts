@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
+import { plans } from './plan.ts';
 import { studies } from './study.ts';
 
-expose(studies);
+expose({ ...studies, ...plans });

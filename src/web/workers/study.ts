@@ -60,7 +60,8 @@ export interface OpenedPage {
 }
 
 const vocabulary = new Vocabulary();
-const bases = new WordBases(vocabulary);
+/** Of all studies of a session. */
+export const bases = new WordBases(vocabulary);
 
 /** What was read of pages, by query and key: a study that is run again reads only what is new. */
 const read = new Map<string, PageReading>();
@@ -88,10 +89,10 @@ async function profileOf(siteId: string): Promise<Profile> {
   return (await database().sites.get(siteId))?.profile ?? defaultProfile;
 }
 
-/** Readings of a study's pages; pages that cannot be read are told by their key. */
+/** Readings of a study's pages, and why others have none; null where the run `own` was ended meanwhile (null: it cannot be). */
 async function readingsOf(
   row: StudyRow,
-  own: number,
+  own: number | null,
   tell?: (done: number) => void,
 ): Promise<{ readings: PageReading[]; problems: Map<string, string> } | null> {
   const profile = await profileOf(row.siteId);
@@ -108,7 +109,7 @@ async function readingsOf(
       if (!reading) {
         // So that a stop is heard between two pages.
         await pause();
-        if (own !== run) return null;
+        if (own !== null && own !== run) return null;
         try {
           const document = documentOfPage(content);
           const problem = pageProblem(document);
@@ -143,7 +144,7 @@ async function readingsOf(
   return { readings, problems };
 }
 
-async function bookOf(row: StudyRow, own: number, tell?: (done: number) => void) {
+async function bookOf(row: StudyRow, own: number | null, tell?: (done: number) => void) {
   const found = await readingsOf(row, own, tell);
   if (!found) return null;
   const { readings, problems } = found;
@@ -152,6 +153,13 @@ async function bookOf(row: StudyRow, own: number, tell?: (done: number) => void)
   if (book?.key !== key || book.book.readings.some((reading, at) => reading !== readings[at]))
     book = { key, book: new StudyBook(readings, { query, asked, phrases }, bases) };
   return { book: book.book, problems };
+}
+
+/** What the pages of a study share, as its writer chose; null where it is gone. */
+export async function studyFor(id: string): Promise<Study | null> {
+  const row = await database().studies.get(id);
+  const found = row && (await bookOf(row, null));
+  return row && found ? found.book.study(leftOf(row), row.choices) : null;
 }
 
 const leftOf = ({ pages }: StudyRow) =>
@@ -203,7 +211,7 @@ export const studies = {
   /** A page of a study with the study's terms marked. */
   async page(id: string, address: string, keys: readonly string[]): Promise<OpenedPage | null> {
     const row = await database().studies.get(id);
-    const found = row && (await bookOf(row, run));
+    const found = row && (await bookOf(row, null));
     const reading = found?.book.readings.find(({ page }) => page.address === address);
     if (!reading) return null;
     const counter = new TermCounter(keys, bases);
@@ -230,7 +238,7 @@ export const studies = {
   /** Sentences in which the pages taken in use a term. */
   async examples(id: string, key: string): Promise<TermExample[]> {
     const row = await database().studies.get(id);
-    const found = row && (await bookOf(row, run));
+    const found = row && (await bookOf(row, null));
     if (!row || !found) return [];
     const left = leftOf(row);
     return termExamples(
@@ -248,7 +256,7 @@ export const studies = {
     const row = await database().studies.get(id);
     const before = row?.earlier ? await database().studies.get(row.earlier) : undefined;
     if (!row || !before) return null;
-    const [earlier, later] = [await bookOf(before, run), await bookOf(row, run)];
+    const [earlier, later] = [await bookOf(before, run), await bookOf(row, null)];
     if (!earlier || !later) return null;
     // The writer's choices are not what the pages changed.
     return {

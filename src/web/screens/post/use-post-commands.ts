@@ -16,6 +16,7 @@ export function usePostCommands(session: PostSession): void {
       keys: `Alt+${at + 1}`,
       run: () => go(step),
     })),
+    { id: 'brief', group: 'This post', name: 'Brief', run: () => go('brief') },
     { id: 'versions', group: 'This post', name: 'Versions', run: () => go('versions') },
     { id: 'report', group: 'This post', name: 'Report to print', run: () => go('report') },
     {

@@ -1,33 +1,58 @@
 import type { DragEndEvent } from '@dnd-kit/core';
-import { ArrowDown, ArrowUp, IndentDecrease, IndentIncrease, Plus, Trash2 } from 'lucide-react';
-import { useEffect, useRef } from 'react';
-import { useNavigate } from 'react-router';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { Plus } from 'lucide-react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import {
   addItem,
+  branchLength,
+  isOrderedOtherwise,
   moveItem,
   nestItem,
   newItem,
   type Outline,
+  type OutlineItem,
   outlineFromDraft,
+  type Planned,
   placeItem,
   removeItem,
+  reorderDraft,
   sendOutline,
 } from '../../../../core/outline/index.ts';
+import { commonTopics } from '../../../../core/writing/index.ts';
+import { briefOfPost } from '../../../data/briefs.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
-import { DragArea, DraggableRow } from '../../../ui/draggable-row.tsx';
-import { Hint } from '../../../ui/hint.tsx';
+import { DragArea } from '../../../ui/draggable-row.tsx';
+import { countInWords, many } from '../../../ui/figures.ts';
+import { studyWorker } from '../../../workers/study-client.ts';
 import { usePost } from '../post-context.ts';
+import { useStudyView } from '../study-view.ts';
+import { useStudyRow } from '../use-study-row.ts';
+import { ChecksPanel } from './checks-panel.tsx';
+import { GapsPanel } from './gaps-panel.tsx';
+import { INDENT, OutlineRow, type RowMove } from './outline-row.tsx';
+import { ProposalsPanel } from './proposals-panel.tsx';
+import { Tray, type TrayItem, trayItems } from './tray.tsx';
+import { usePlan, usePlanWish } from './use-plan.ts';
 
 const nextId = () => crypto.randomUUID();
-/** Pixels by which a level is set in; so far to the side, a drag nests or lifts. */
-const INDENT = 32;
+const SIDES = ['gaps', 'tray', 'proposals', 'checks'] as const;
+type Side = (typeof SIDES)[number];
 
-/** Outline: the tree of headings, before and beside the text. */
+/** Outline: the tree of headings, and beside it what can be pulled in, what is missing, and whole proposals. */
 export function OutlineStep() {
   const { session } = usePost();
-  const outline = useAppSelector((state) => state.openPost.outline);
+  const { outline, words, savedAt } = useAppSelector((state) => state.openPost);
+  const study = useStudyRow(session.siteId, session.id);
+  const brief = useLiveQuery(() => briefOfPost(session.siteId, session.id), [session]);
+  const { view } = useStudyView(study ?? null);
+  const must = brief?.topics ?? commonTopics(study?.facts ?? null);
+  const { wish, stamp } = usePlanWish(study ?? null, must);
+  const plan = usePlan(wish, stamp);
+  const [side, setSide] = useState<Side>('gaps');
+  const inHand = useRef<string | null>(null);
   const navigate = useNavigate();
   const list = useRef<HTMLOListElement>(null);
   const focusNext = useRef<string | null>(null);
@@ -39,18 +64,45 @@ export function OutlineStep() {
   });
 
   const set = (next: Outline) => session.setOutline([...next]);
+  /** Sets another outline, with the way back. */
+  const setUndoable = (next: Outline, said: string) => {
+    const before = outline;
+    set(next);
+    toast(said, { duration: 10_000, action: { label: 'Undo', onClick: () => set(before) } });
+  };
   /** Changes the order and keeps the focus where it was. */
   const change = (next: Outline, focus?: string) => {
     focusNext.current = focus ?? null;
     set(next);
   };
+  /** Puts items of the tray in: below the heading in hand, or at the end. */
+  const place = (items: readonly TrayItem[], after?: string) => {
+    const from = after ?? inHand.current;
+    let at = outline.findIndex(({ id }) => id === from);
+    let next: Outline = outline;
+    const level = at < 0 ? 2 : outline[at].level;
+    for (const { text, note } of items) {
+      const made: OutlineItem = { ...newItem(nextId, text), note, level };
+      const to = at < 0 ? next.length : at + branchLength(next, at);
+      next = next.toSpliced(to, 0, made);
+      at = at < 0 ? -1 : to;
+    }
+    setUndoable(next, `${many(items.length, 'item')} placed.`);
+  };
+  const tray = useMemo(() => (view ? trayItems(view.study) : null), [view]);
   const drop = ({ active, over, delta }: DragEndEvent) => {
-    if (!over) return;
-    const before = outline;
+    if (!over || active.id === over.id) {
+      if (!over || String(active.id).startsWith('tray ')) return;
+    }
+    const dragged = Object.values(tray ?? {})
+      .flat()
+      .find(({ id }) => id === active.id);
+    if (dragged) {
+      place([dragged], String(over.id));
+      return;
+    }
     const next = placeItem(outline, String(active.id), String(over.id), Math.round(delta.x / INDENT));
-    if (JSON.stringify(next) === JSON.stringify(before)) return;
-    set(next);
-    toast('Moved.', { action: { label: 'Undo', onClick: () => set(before) } });
+    if (JSON.stringify(next) !== JSON.stringify(outline)) setUndoable(next, 'Moved.');
   };
   const add = (after: number | null) => {
     const item = newItem(nextId);
@@ -72,39 +124,49 @@ export function OutlineStep() {
       return;
     }
     session.replaceBody(draft);
-    const said = [
-      added ? `${added} ${added === 1 ? 'heading' : 'headings'} added` : '',
-      renamed ? `${renamed} changed` : '',
-    ]
+    const said = [added ? `${many(added, 'heading')} added` : '', renamed ? `${renamed} changed` : '']
       .filter(Boolean)
       .join(', ');
     toast(`${said}. Your text was not touched.`, {
       action: { label: 'Undo', onClick: () => session.replaceBody(before) },
     });
   };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: anew with each save, as the draft may have changed
+  const otherOrder = useMemo(() => isOrderedOtherwise(session.body, outline), [session, outline, savedAt]);
+  const reorder = () => {
+    const before = session.body;
+    void session.keepVersion('paste');
+    session.replaceBody(reorderDraft(before, outline));
+    toast('The sections of the draft stand in the order of the outline. No word was changed.', {
+      duration: 10_000,
+      action: { label: 'Undo', onClick: () => session.replaceBody(before) },
+    });
+  };
   const readBack = () => {
-    const before = outline;
     const next = outlineFromDraft(session.body, outline);
     if (next.length === 0) {
       toast('The draft has no headings yet.');
       return;
     }
-    set(next);
-    toast(`${next.length} ${next.length === 1 ? 'heading' : 'headings'} in the outline now.`, {
-      action: { label: 'Undo', onClick: () => set(before) },
-    });
+    setUndoable(next, `${many(next.length, 'heading')} in the outline now.`);
   };
+  const moves = (at: number): Record<Exclude<RowMove, 'remove'>, () => Outline> => ({
+    up: () => moveItem(outline, at, -1),
+    down: () => moveItem(outline, at, 1),
+    lift: () => nestItem(outline, at, -1),
+    nest: () => nestItem(outline, at, 1),
+  });
   const onKeyDown = (event: React.KeyboardEvent, at: number) => {
     const { id } = outline[at];
-    const moves: Record<string, () => Outline> = {
-      ArrowUp: () => moveItem(outline, at, -1),
-      ArrowDown: () => moveItem(outline, at, 1),
-      ArrowRight: () => nestItem(outline, at, 1),
-      ArrowLeft: () => nestItem(outline, at, -1),
+    const keys: Record<string, Exclude<RowMove, 'remove'>> = {
+      ArrowUp: 'up',
+      ArrowDown: 'down',
+      ArrowRight: 'nest',
+      ArrowLeft: 'lift',
     };
-    if (event.altKey && moves[event.key]) {
+    if (event.altKey && keys[event.key]) {
       event.preventDefault();
-      change(moves[event.key](), id);
+      change(moves(at)[keys[event.key]](), id);
     } else if (event.key === 'Enter') {
       event.preventDefault();
       add(at);
@@ -113,131 +175,192 @@ export function OutlineStep() {
       remove(at);
     }
   };
+  const covers = useMemo(() => {
+    const by = new Map<string, string[]>();
+    if (plan)
+      for (const { by: id, text } of [...plan.coverage.topics, ...plan.coverage.questions])
+        if (id !== null) by.set(id, [...(by.get(id) ?? []), text]);
+    return by;
+  }, [plan]);
+  const worker = async <T,>(work: (worker: Awaited<ReturnType<typeof studyWorker>>) => Promise<T>) =>
+    work(await studyWorker());
+  const combine = async (items: Planned[]) => {
+    const next = await worker((desk) => desk.combine(outline, items));
+    const fresh = next.length - outline.length;
+    setUndoable(
+      next,
+      fresh === 0
+        ? 'Everything of it is in the outline already.'
+        : `${many(fresh, 'heading')} added${fresh < items.length ? `; ${items.length - fresh} were there already` : ''}.`,
+    );
+  };
+  const names: Record<Side, string> = {
+    gaps: `Gaps${plan ? ` ${plan.gaps.length}` : ''}`,
+    tray: 'To pull in',
+    proposals: 'Proposals',
+    checks: `Checks${plan ? ` ${plan.checks.length}` : ''}`,
+  };
 
   return (
-    <main className="h-full overflow-auto">
-      <div className="mx-auto max-w-4xl px-8 py-7">
-        <div className="mb-5 flex flex-wrap items-center gap-2.5">
-          <h2 className="mr-auto font-serif text-xl font-semibold">Headings, in order</h2>
-          <Button onClick={readBack}>Read headings from the draft</Button>
-          <Button look="main" onClick={send} disabled={!outline.some((item) => item.text.trim())}>
-            Put into the draft
-          </Button>
-          <Button onClick={() => navigate('../write', { relative: 'path' })}>Write</Button>
-        </div>
-        {outline.length === 0 ? (
-          <div className="rounded-md border bg-sheet px-6 py-8 text-center">
-            <p className="mb-1 font-semibold">No outline yet</p>
-            <p className="mb-4 text-soft">
-              Plan the headings before you write, or take them from what is written.
-            </p>
-            <Button look="main" onClick={() => add(null)}>
-              <Plus size={16} aria-hidden />
-              Add a heading
+    <DragArea ids={outline.map(({ id }) => id)} onDrop={drop}>
+      <main className="flex h-full min-h-0 max-[900px]:flex-col max-[900px]:overflow-auto">
+        <section
+          aria-label="Headings"
+          className="min-w-0 flex-1 overflow-auto px-6 py-5 max-[900px]:flex-none"
+        >
+          <div className="mb-4 flex flex-wrap items-center gap-2.5">
+            <h2 className="mr-auto font-serif text-xl font-semibold">Headings, in order</h2>
+            <Button onClick={readBack}>Read headings from the draft</Button>
+            <Button look="main" onClick={send} disabled={!outline.some((item) => item.text.trim())}>
+              Put into the draft
             </Button>
+            <Button onClick={() => navigate('../write', { relative: 'path' })}>Write</Button>
           </div>
-        ) : (
-          <>
-            <ol ref={list} aria-label="Outline" className="rounded-md border bg-sheet">
-              <DragArea ids={outline.map(({ id }) => id)} onDrop={drop}>
-                {outline.map((item, at) => (
-                  <DraggableRow
-                    key={item.id}
-                    id={item.id}
-                    name={item.text || `heading ${at + 1}`}
-                    className="group relative flex items-start gap-2 border-b bg-sheet py-1.5 pr-2 last:border-b-0"
-                    style={{ paddingLeft: 6 + (item.level - 2) * INDENT }}
-                  >
-                    <span className="mt-1.5 w-5 shrink-0 text-[12px] text-soft" title={`Level ${item.level}`}>
-                      H{item.level}
-                    </span>
-                    <div className="min-w-0 flex-1">
-                      <input
-                        data-item={item.id}
-                        aria-label={`Heading ${at + 1}, level ${item.level}`}
-                        value={item.text}
-                        placeholder="Heading"
-                        onChange={(event) => set(outline.with(at, { ...item, text: event.target.value }))}
-                        onKeyDown={(event) => onKeyDown(event, at)}
-                        className={`w-full rounded bg-transparent px-1 py-0.5 font-serif ${item.level === 2 ? 'text-[18px] font-semibold' : 'text-[16px]'}`}
-                      />
-                      <textarea
-                        aria-label={`Note on heading ${at + 1}`}
-                        value={item.note}
-                        placeholder="Note"
-                        rows={1}
-                        onChange={(event) => set(outline.with(at, { ...item, note: event.target.value }))}
-                        className="field-sizing-content w-full resize-none rounded bg-transparent px-1 text-[13px] text-soft"
-                      />
-                    </div>
-                    <div className="flex shrink-0 gap-0.5 pt-1 text-soft">
-                      <Tool
-                        name="Move up"
-                        keys="Alt ↑"
-                        onClick={() => change(moveItem(outline, at, -1))}
-                        icon={ArrowUp}
-                      />
-                      <Tool
-                        name="Move down"
-                        keys="Alt ↓"
-                        onClick={() => change(moveItem(outline, at, 1))}
-                        icon={ArrowDown}
-                      />
-                      <Tool
-                        name="Lift"
-                        keys="Alt ←"
-                        onClick={() => change(nestItem(outline, at, -1))}
-                        icon={IndentDecrease}
-                      />
-                      <Tool
-                        name="Nest"
-                        keys="Alt →"
-                        onClick={() => change(nestItem(outline, at, 1))}
-                        icon={IndentIncrease}
-                      />
-                      <Tool name="Take out" keys="" onClick={() => remove(at)} icon={Trash2} />
-                    </div>
-                  </DraggableRow>
-                ))}
-              </DragArea>
-            </ol>
-            <div className="mt-3 flex flex-wrap items-baseline gap-4">
-              <Button onClick={() => add(null)}>
-                <Plus size={15} aria-hidden />
-                Add a heading
+          {otherOrder && (
+            <p role="note" className="mb-3 border-l-[3px] border-ochre bg-ochre-wash px-3 py-2 text-[13px]">
+              The sections of the draft stand in another order.{' '}
+              <Button look="word" onClick={reorder}>
+                Put them in this order
               </Button>
-              <p className="text-[13px] text-soft">
-                Enter adds one below. Drag by the handle, to the side to nest; or Alt with the arrow keys.
+            </p>
+          )}
+          {outline.length === 0 ? (
+            <div className="rounded-md border bg-sheet px-6 py-8 text-center">
+              <p className="mb-1 font-semibold">No outline yet</p>
+              <p className="mb-4 text-soft">
+                Plan the headings before you write, take them from what is written, or let outlines be
+                proposed.
               </p>
+              <div className="flex justify-center gap-2">
+                <Button look="main" onClick={() => add(null)}>
+                  <Plus size={16} aria-hidden />
+                  Add a heading
+                </Button>
+                <Button onClick={() => setSide('proposals')}>See proposals</Button>
+              </div>
             </div>
-          </>
-        )}
-      </div>
-    </main>
-  );
-}
-
-function Tool({
-  name,
-  keys,
-  onClick,
-  icon: Icon,
-}: {
-  name: string;
-  keys: string;
-  onClick: () => void;
-  icon: typeof ArrowUp;
-}) {
-  return (
-    <Hint text={keys ? `${name} (${keys})` : name}>
-      <button
-        type="button"
-        aria-label={name}
-        onClick={onClick}
-        className="rounded p-1 hover:bg-paper hover:text-ink"
-      >
-        <Icon size={15} aria-hidden />
-      </button>
-    </Hint>
+          ) : (
+            <>
+              <ol ref={list} aria-label="Outline" className="rounded-md border bg-sheet">
+                {outline.map((item, at) => (
+                  <OutlineRow
+                    key={item.id}
+                    item={item}
+                    at={at}
+                    words={plan?.budget.sections[item.id]}
+                    covers={covers.get(item.id) ?? []}
+                    onChange={(next) => set(outline.with(at, next))}
+                    onKeyDown={(event) => onKeyDown(event, at)}
+                    onFocus={() => {
+                      inHand.current = item.id;
+                    }}
+                    onMove={(move) => (move === 'remove' ? remove(at) : change(moves(at)[move]()))}
+                  />
+                ))}
+              </ol>
+              <div className="mt-3 flex flex-wrap items-baseline gap-x-4 gap-y-1">
+                <Button onClick={() => add(null)}>
+                  <Plus size={15} aria-hidden />
+                  Add a heading
+                </Button>
+                {plan && (
+                  <p role="status" className="text-[13px]">
+                    {countInWords(wish.words)} words planned
+                    {plan.budget.intro > 0 ? `, ${countInWords(plan.budget.intro)} of them to open with` : ''}
+                    ; {countInWords(words)} written.
+                  </p>
+                )}
+                <p className="text-[13px] text-soft">
+                  Enter adds one below. Drag by the handle, to the side to nest; or Alt with the arrow keys.
+                </p>
+              </div>
+            </>
+          )}
+        </section>
+        <aside
+          aria-label="Beside the outline"
+          className="flex w-[380px] shrink-0 flex-col border-l text-[13px] max-[1100px]:w-[320px] max-[900px]:w-full max-[900px]:border-t max-[900px]:border-l-0"
+        >
+          <div
+            role="tablist"
+            aria-label="Beside the outline"
+            className="flex flex-wrap gap-x-4 border-b px-4 pt-3 pb-2"
+          >
+            {SIDES.map((name) => (
+              <button
+                key={name}
+                type="button"
+                role="tab"
+                aria-selected={side === name}
+                onClick={() => setSide(name)}
+                className={`border-b-2 pb-0.5 ${side === name ? 'border-marram font-semibold' : 'border-transparent text-soft hover:text-ink'}`}
+              >
+                {names[name]}
+              </button>
+            ))}
+          </div>
+          <div className="min-h-0 flex-1 overflow-auto px-4 py-3">
+            {study === null && side !== 'checks' && (
+              <p className="mb-3 text-soft">
+                No pages were studied yet.{' '}
+                <Link
+                  to="../study"
+                  relative="path"
+                  className="font-semibold text-marram underline underline-offset-4"
+                >
+                  Study the result pages
+                </Link>{' '}
+                to see what they have.
+              </p>
+            )}
+            {side === 'gaps' &&
+              (plan ? (
+                <GapsPanel
+                  plan={plan}
+                  onMerge={(gaps) =>
+                    void worker((desk) => desk.merge(outline, gaps)).then((next) =>
+                      setUndoable(next, `${many(next.length - outline.length, 'gap')} placed.`),
+                    )
+                  }
+                  onFaq={(questions) =>
+                    void worker((desk) => desk.faq(outline, questions)).then((next) =>
+                      setUndoable(next, `${many(questions.length, 'question')} at the end now.`),
+                    )
+                  }
+                />
+              ) : (
+                <div aria-busy="true" className="h-40 rounded-md bg-sand/40" />
+              ))}
+            {side === 'tray' &&
+              (tray ? (
+                <Tray items={tray} onPlace={(items) => place(items)} />
+              ) : (
+                study !== null && <div aria-busy="true" className="h-40 rounded-md bg-sand/40" />
+              ))}
+            {side === 'proposals' && (
+              <ProposalsPanel
+                wish={wish}
+                stamp={stamp}
+                onReplace={(items) =>
+                  setUndoable(
+                    items.map((item) => ({ ...item, id: nextId() })),
+                    `${many(items.length, 'heading')} in the outline now.`,
+                  )
+                }
+                onCombine={(items) => void combine(items)}
+              />
+            )}
+            {side === 'checks' && plan && (
+              <ChecksPanel
+                checks={plan.checks}
+                onShow={(id) => {
+                  list.current?.querySelector<HTMLInputElement>(`[data-item="${id}"]`)?.focus();
+                }}
+              />
+            )}
+          </div>
+        </aside>
+      </main>
+    </DragArea>
   );
 }

@@ -37,7 +37,7 @@ export function Release() {
     const data = await readScene(site.id);
     if (!data) return;
     const scene = sceneOf(data);
-    const { document } = session;
+    const { finished: document } = session;
     const { facts, report: fresh } = scorePost(
       document,
       indexedPost(session.id, document),
@@ -64,7 +64,7 @@ export function Release() {
     download(
       `${name}.html`,
       writeHtmlPage(
-        { ...session.document, fields: { ...fields, language: fields.language || site.language } },
+        { ...session.finished, fields: { ...fields, language: fields.language || site.language } },
         metaTitle,
       ),
       'text/html',
@@ -105,7 +105,7 @@ export function Release() {
             />
           </div>
           <div role="group" aria-label="Export" className="flex flex-wrap gap-2">
-            <Button onClick={() => download(`${name}.md`, writeMarkdown(session.document), 'text/markdown')}>
+            <Button onClick={() => download(`${name}.md`, writeMarkdown(session.finished), 'text/markdown')}>
               <FileText size={15} aria-hidden />
               Markdown
             </Button>

@@ -179,7 +179,16 @@ export const citation = (statement: Statement): string =>
   `"${statement.text}" (${statement.publisher}, ${statement.address}; ${sourceOf(statement)})`;
 
 /** Sentences with figures that could be cited, with the source that their page names. */
-export function StatementsTab({ statements }: { statements: readonly Statement[] }) {
+export function StatementsTab({
+  statements,
+  chosen,
+  onChoose,
+}: {
+  statements: readonly Statement[];
+  /** Those that stand in the brief. */
+  chosen: readonly Statement[];
+  onChoose: (statement: Statement, chosen: boolean) => void;
+}) {
   const [all, setAll] = useState(false);
   if (statements.length === 0) return <p className="py-6 text-soft">The pages state no figure.</p>;
   const shown = all ? statements : statements.slice(0, 40);
@@ -199,6 +208,18 @@ export function StatementsTab({ statements }: { statements: readonly Statement[]
                 {statement.publisher}, under "{statement.about}": {sourceOf(statement)}
               </p>
             </div>
+            <label className="flex shrink-0 items-center gap-1.5 text-soft">
+              <input
+                type="checkbox"
+                aria-label={`In the brief: ${statement.text.slice(0, 60)}`}
+                checked={chosen.some(
+                  ({ address, text }) => address === statement.address && text === statement.text,
+                )}
+                onChange={(event) => onChoose(statement, event.target.checked)}
+                className="accent-marram"
+              />
+              in the brief
+            </label>
             <Button
               look="word"
               aria-label={`Copy the statement of ${statement.publisher}: ${statement.text.slice(0, 40)}`}

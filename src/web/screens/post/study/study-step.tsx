@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { type BroughtPage, writeStudyFile } from '../../../../core/formats/index.ts';
 import { regionOf } from '../../../../core/site/index.ts';
+import { briefOfPost, changeBrief } from '../../../data/briefs.ts';
 import type { StudyRow } from '../../../data/database.ts';
 import { storageProblem } from '../../../data/storage.ts';
 import { addStudy, changeStudy, goBy, removeStudy, studiesOf } from '../../../data/studies.ts';
@@ -15,6 +16,7 @@ import { dayInWords } from '../../../ui/day.ts';
 import { download } from '../../../ui/download.ts';
 import { many } from '../../../ui/figures.ts';
 import { usePost } from '../post-context.ts';
+import { useStudyView } from '../study-view.ts';
 import { useStudyRow } from '../use-study-row.ts';
 import { BandsPanel } from './bands-panel.tsx';
 import { BringPages } from './bring-pages.tsx';
@@ -26,7 +28,6 @@ import { QuestionsTab, StatementsTab, TopicsTab, UnsaidTab } from './shared-tabs
 import { bringPages, studyResults } from './start-study.ts';
 import { TermMatrix } from './term-matrix.tsx';
 import { TermPanel, TermsTab } from './terms-tab.tsx';
-import { useStudyView } from './use-study.ts';
 
 const TABS = ['pages', 'terms', 'matrix', 'topics', 'questions', 'figures', 'unsaid'] as const;
 type Tab = (typeof TABS)[number];
@@ -150,6 +151,7 @@ function Found({
   const [tab, setTab] = useState<Tab>('pages');
   const [opened, setOpened] = useState('');
   const [term, setTerm] = useState('');
+  const brief = useLiveQuery(() => briefOfPost(session.siteId, session.id), [session]);
   const keys = useMemo(() => view?.study.terms.map(({ key }) => key) ?? [], [view]);
   const stamp = JSON.stringify(row.pages.map(({ left }) => left));
   const length = fields.targetWords ?? Math.max(words, Math.round(view?.study.bands.words?.median ?? 0));
@@ -338,7 +340,21 @@ function Found({
                   }
                 />
               )}
-              {tab === 'figures' && <StatementsTab statements={view.study.statements} />}
+              {tab === 'figures' && (
+                <StatementsTab
+                  statements={view.study.statements}
+                  chosen={brief?.figures ?? []}
+                  onChoose={(statement, chosen) =>
+                    void changeBrief(session.siteId, session.id, ({ figures }) => ({
+                      figures: chosen
+                        ? [...figures, statement]
+                        : figures.filter(
+                            ({ address, text }) => address !== statement.address || text !== statement.text,
+                          ),
+                    }))
+                  }
+                />
+              )}
               {tab === 'unsaid' && <UnsaidTab unsaid={view.study.unsaid} />}
             </div>
           </div>

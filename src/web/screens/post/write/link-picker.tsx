@@ -4,10 +4,7 @@ import { Link2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { safeHref } from '../../../../core/draft/index.ts';
-import { postPath } from '../../../../core/listing/index.ts';
-import { database } from '../../../data/database.ts';
-import { postsOf } from '../../../data/posts.ts';
-import { pagesOf } from '../../../data/sites.ts';
+import { sitePlaces } from '../../../data/site-places.ts';
 import type { PostSession } from '../../../state/post-session.ts';
 import { Button } from '../../../ui/button.tsx';
 
@@ -26,21 +23,7 @@ export function LinkPicker({
 }) {
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState('');
-  const pages = useLiveQuery(async () => {
-    const site = await database().sites.get(session.siteId);
-    if (!site) return [];
-    const posts = (await postsOf(site.id)).flatMap(({ id, fields }) => {
-      const path = postPath(site.addressPattern, fields.slug);
-      return id === session.id || !path ? [] : [{ address: path, title: fields.title || fields.slug }];
-    });
-    return [
-      ...posts,
-      ...((await pagesOf(site.id)) ?? []).map((page) => ({
-        address: page.address,
-        title: page.title ?? page.address,
-      })),
-    ];
-  }, [session]);
+  const pages = useLiveQuery(() => sitePlaces(session.siteId, session.id), [session]);
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
   const found = (pages ?? [])
     .filter(({ title, address }) => words.every((word) => `${title} ${address}`.toLowerCase().includes(word)))

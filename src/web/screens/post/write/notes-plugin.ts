@@ -7,9 +7,26 @@ export interface MarkedPlace {
   blockId: string;
   start: number;
   end: number;
-  look: 'use' | 'use-variant' | 'noted' | 'in-hand' | 'left-over';
+  look: 'use' | 'use-variant' | 'noted' | 'in-hand' | 'left-over' | 'unedited' | 'waiting';
   /** The criterion that speaks of it, for finding its note by a click. */
   criterion: string | null;
+  /** What the outline notes for a heading that waits for its text. */
+  note?: string;
+}
+
+const WHOLE: Partial<Record<MarkedPlace['look'], string>> = {
+  'left-over': 'As in the post that this one was begun from',
+  unedited: 'Came back for a brief and is not edited yet',
+  waiting: 'Planned in the outline: counts and goes out once something stands below it',
+};
+
+/** A note of the outline below its heading: no part of the text. */
+function noteBelow(note: string): HTMLElement {
+  const element = document.createElement('div');
+  element.className = 'waiting-note';
+  element.contentEditable = 'false';
+  element.textContent = note;
+  return element;
 }
 
 const key = new PluginKey<DecorationSet>('notes');
@@ -37,15 +54,18 @@ function decorate(doc: ProseNode, places: readonly MarkedPlace[]): DecorationSet
   const out: Decoration[] = [];
   doc.descendants((node, at) => {
     const own = byBlock.get(node.attrs['blockId'] as string);
-    for (const { start, end, look, criterion } of own ?? []) {
+    for (const { start, end, look, criterion, note } of own ?? []) {
       const data = criterion ? { 'data-note': criterion } : {};
-      if (look === 'left-over') {
-        out.push(
-          Decoration.node(at, at + node.nodeSize, {
-            class: look,
-            title: 'As in the post that this one was begun from',
-          }),
-        );
+      const title = WHOLE[look];
+      if (title) {
+        out.push(Decoration.node(at, at + node.nodeSize, { class: look, title }));
+        if (note)
+          out.push(
+            Decoration.widget(at + node.nodeSize, () => noteBelow(note), {
+              side: -1,
+              key: `${look} ${note}`,
+            }),
+          );
         continue;
       }
       const whole = !node.isTextblock || end - start >= node.textContent.length;

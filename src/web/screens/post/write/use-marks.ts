@@ -4,25 +4,28 @@ import { useAppSelector } from '../../../state/store.ts';
 import type { BodyEditor } from './body-editor.ts';
 import { type MarkedPlace, NOTES_META } from './notes-plugin.ts';
 
-/** Marks uses of the keyword, the places of notes and what is left over on the sheet, anew with each report. */
+/** Marks uses of the keyword, the places of notes, and blocks that are left over, unedited or waiting, anew with each report. */
 export function useMarks(
   body: BodyEditor,
   inHand: string | null,
-  leftOver: readonly string[] | undefined,
+  marked: { leftOver: readonly string[]; unedited: readonly string[]; waiting: ReadonlyMap<string, string> },
 ): void {
   const last = useRef<{ body: BodyEditor | null; drawn: string }>({ body: null, drawn: '' });
   const report = useAppSelector((state) => state.openPost.report);
   useEffect(() => {
     const places = report ? marksOf(report as ScoreReport, inHand) : [];
-    for (const blockId of leftOver ?? [])
-      places.push({ blockId, start: 0, end: 0, look: 'left-over', criterion: null });
+    const whole = (blockId: string, look: MarkedPlace['look'], note?: string) =>
+      places.push({ blockId, start: 0, end: 0, look, criterion: null, ...(note ? { note } : {}) });
+    for (const blockId of marked.leftOver) whole(blockId, 'left-over');
+    for (const blockId of marked.unedited) whole(blockId, 'unedited');
+    for (const [blockId, note] of marked.waiting) whole(blockId, 'waiting', note);
     // Marks that are the same have moved with the text by themselves: drawing them again costs more than all else.
     const drawn = JSON.stringify(places);
     if (last.current.body === body && last.current.drawn === drawn) return;
     last.current = { body, drawn };
     const { view, state } = body.editor;
     view.dispatch(state.tr.setMeta(NOTES_META, places).setMeta('addToHistory', false));
-  }, [body, report, inHand, leftOver]);
+  }, [body, report, inHand, marked]);
 }
 
 function marksOf(report: ScoreReport, inHand: string | null): MarkedPlace[] {

@@ -4,9 +4,11 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { useCommands } from '../../../app/use-commands.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { findingSet, quietSet } from '../../../state/view.ts';
+import { many } from '../../../ui/figures.ts';
 import { LeftOverNotice } from '../left-over-notice.tsx';
 import { usePost } from '../post-context.ts';
 import { useLeftOver } from '../use-left-over.ts';
+import { useUnedited, waitingNotes } from '../use-unedited.ts';
 import { bodyEditor } from './body-editor.ts';
 import { FeaturedEditor } from './featured-editor.tsx';
 import { FindBar } from './find/find-bar.tsx';
@@ -21,6 +23,7 @@ export function Write() {
   const { session } = usePost();
   const body = useMemo(() => bodyEditor(session), [session]);
   const title = useAppSelector((state) => state.openPost.fields.title);
+  const { outline, savedAt } = useAppSelector((state) => state.openPost);
   const { quiet, finding } = useAppSelector((state) => state.view);
   const dispatch = useAppDispatch();
   const [inHand, setInHand] = useState<string | null>(null);
@@ -29,7 +32,13 @@ export function Write() {
   const column = useRef<HTMLDivElement>(null);
   const file = useRef<HTMLInputElement>(null);
   const leftOver = useLeftOver(session);
-  useMarks(body, quiet ? null : inHand, leftOver?.blocks);
+  const unedited = useUnedited(session);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: anew with each save, as what is written fills what waits
+  const marked = useMemo(
+    () => ({ leftOver: leftOver?.blocks ?? [], unedited, waiting: waitingNotes(session.body, outline) }),
+    [leftOver, unedited, outline, session, savedAt],
+  );
+  useMarks(body, quiet ? null : inHand, marked);
   useEffect(() => {
     body.ask = (what) => (what === 'picture-picker' ? setPicking(true) : file.current?.click());
     return () => {
@@ -95,6 +104,16 @@ export function Write() {
             <>
               <ListingEditor />
               <LeftOverNotice postId={session.id} leftOver={leftOver} />
+              {unedited.length > 0 && (
+                <p
+                  role="note"
+                  className="mb-3 border-l-[3px] border-ochre bg-ochre-wash px-3 py-2 text-[13px]"
+                >
+                  {many(unedited.length, 'paragraph')} came back for a brief and{' '}
+                  {unedited.length === 1 ? 'is' : 'are'} not edited yet. Statements without a source stand in
+                  the notes.
+                </p>
+              )}
             </>
           )}
           {/* biome-ignore lint/a11y/noStaticElementInteractions: hovering marked words shows their note, which is itself reached by keyboard */}

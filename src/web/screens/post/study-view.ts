@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
-import type { StudyRow } from '../../../data/database.ts';
-import { told } from '../../../workers/research-client.ts';
-import type { StudyView } from '../../../workers/study.ts';
-import { studyWorker } from '../../../workers/study-client.ts';
+import type { StudyRow } from '../../data/database.ts';
+import { told } from '../../workers/research-client.ts';
+import type { StudyView } from '../../workers/study.ts';
+import { studyWorker } from '../../workers/study-client.ts';
 
 export interface StudyState {
   view: StudyView | null;

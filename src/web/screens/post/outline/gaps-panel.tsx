@@ -1,0 +1,145 @@
+import { useState } from 'react';
+import type { Gap } from '../../../../core/outline/index.ts';
+import { Button } from '../../../ui/button.tsx';
+import { Earned } from '../../../ui/earned.tsx';
+import { many } from '../../../ui/figures.ts';
+import type { PlanView } from '../../../workers/plan.ts';
+
+/** What the plan covers and lacks; gaps are placed all at once where they belong, open questions at the end. */
+export function GapsPanel({
+  plan,
+  onMerge,
+  onFaq,
+}: {
+  plan: PlanView;
+  onMerge: (gaps: Gap[]) => void;
+  onFaq: (questions: string[]) => void;
+}) {
+  const { coverage, gaps, open } = plan;
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const [asked, setAsked] = useState<ReadonlySet<string>>(new Set());
+  const chosen = gaps.filter(({ text }) => !left.has(text));
+  const questions = open.slice(0, 12);
+  const faq = questions.filter((text) => asked.has(text));
+  const toggled = (set: ReadonlySet<string>, text: string) => {
+    const next = new Set(set);
+    if (!next.delete(text)) next.add(text);
+    return next;
+  };
+  return (
+    <div className="space-y-4">
+      <section aria-label="Coverage">
+        {coverage.share === null ? (
+          <p className="text-soft">
+            There is nothing to cover yet: study the result pages, or choose questions on Target.
+          </p>
+        ) : (
+          <table className="w-full">
+            <tbody>
+              {(
+                [
+                  ['Topics that must be covered', coverage.topics],
+                  ['Questions to answer', coverage.questions],
+                  ['Staple terms', coverage.terms],
+                ] as const
+              ).map(([name, items]) => {
+                const done = items.filter(({ by }) => by !== null);
+                const lacking = items.filter(({ by }) => by === null).map(({ text }) => text);
+                return items.length === 0 ? null : (
+                  <tr
+                    key={name}
+                    className="border-t"
+                    title={lacking.length ? `Not yet: ${lacking.join(', ')}` : undefined}
+                  >
+                    <th scope="row" className="py-1 text-left font-normal">
+                      {name}
+                    </th>
+                    <td className="text-right tabular-nums">
+                      {done.length} of {items.length}
+                    </td>
+                    <td className="w-6 pl-2">
+                      <Earned share={done.length / items.length} />
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        )}
+      </section>
+      <section aria-label="Gaps">
+        <h3 className="mb-0.5 font-semibold">What the pages have and your plan lacks {gaps.length}</h3>
+        {gaps.length === 0 ? (
+          <p className="text-soft">Nothing that several pages have is missing.</p>
+        ) : (
+          <>
+            <ul>
+              {gaps.map(({ text, share, place, kind }) => (
+                <li key={text} className="border-t py-1">
+                  <label className="flex items-start gap-2">
+                    <input
+                      type="checkbox"
+                      checked={!left.has(text)}
+                      onChange={() => setLeft(toggled(left, text))}
+                      className="mt-0.5 accent-marram"
+                    />
+                    <span className="min-w-0 flex-1">
+                      {text}
+                      <span className="block text-soft">
+                        {kind === 'question' ? 'question, ' : ''}
+                        {place}
+                      </span>
+                    </span>
+                    <span className="text-soft tabular-nums" title="Share of the pages that have it">
+                      {Math.round(share * 100)} %
+                    </span>
+                  </label>
+                </li>
+              ))}
+            </ul>
+            <Button
+              look="main"
+              className="mt-2"
+              disabled={chosen.length === 0}
+              onClick={() => onMerge(chosen)}
+            >
+              Merge {many(chosen.length, 'gap')}
+            </Button>
+          </>
+        )}
+      </section>
+      {questions.length > 0 && (
+        <section aria-label="Questions for the end">
+          <h3 className="mb-0.5 font-semibold">Questions that no heading asks</h3>
+          <ul>
+            {questions.map((text) => (
+              <li key={text} className="border-t py-1">
+                <label className="flex items-start gap-2">
+                  <input
+                    type="checkbox"
+                    checked={asked.has(text)}
+                    onChange={() => setAsked(toggled(asked, text))}
+                    className="mt-0.5 accent-marram"
+                  />
+                  {text}
+                </label>
+              </li>
+            ))}
+          </ul>
+          <Button
+            className="mt-2"
+            disabled={faq.length === 0}
+            onClick={() => {
+              onFaq(faq);
+              setAsked(new Set());
+            }}
+          >
+            {faq.length === 0
+              ? 'Put at the end as an FAQ'
+              : `Put ${many(faq.length, 'question')} at the end as an FAQ`}
+          </Button>
+        </section>
+      )}
+    </div>
+  );
+}
