@@ -5,6 +5,7 @@ import winkNLP from 'wink-nlp';
 import { DraftReadings, defaultProfile } from '../src/core/criteria/index.ts';
 import { type Draft, emptyFields, type PostDocument, readMarkdown } from '../src/core/draft/index.ts';
 import { Vocabulary, WordBases } from '../src/core/language/index.ts';
+import { proposeOutlines } from '../src/core/outline/index.ts';
 import {
   anyKeyword,
   clusterPhrases,
@@ -205,6 +206,27 @@ const rows: Record<string, () => Omit<Row, 'ok' | 'name'>> = {
       kept += book.study(new Set([pages[(run + 20) % 20].address])).terms.length;
     }, 15);
     return { value: own / floorOf(textOfPages(pages)), unit: 'of the floor', bar: 6 };
+  },
+  'outline-propose': () => {
+    const pages = studyPages();
+    const book = studied(pages);
+    const { topics, questions, unsaid } = book.study(new Set());
+    const input = {
+      query: around.query,
+      intent: 'informational',
+      points: ['What we carry ourselves', 'What to leave at home'],
+      must: topics.slice(0, 4).map(({ name }) => name),
+      questions: questions.slice(0, 5).map(({ text }) => text),
+      topics,
+      asked: questions,
+      unsaid,
+    };
+    // Both in turn, so that neither is measured by a colder engine.
+    const whole = median(() => studied(pages), 7);
+    const own = median(() => {
+      kept += proposeOutlines(input, 3, new Set(), book.bases).length;
+    }, 15);
+    return { value: own / whole, unit: 'of study-20', bar: 0.25 };
   },
   'import-300k': () => {
     const text = keywordCsv(300_000, 5);

@@ -37,10 +37,8 @@ test('an outline is made by keyboard, put into the draft and read back', async (
   await expect(page.getByLabel('Note on heading 1')).toHaveValue('pump, levers, tube');
 });
 
-test('Study and Reuse say what will be there', async ({ page }) => {
+test('Reuse says what will be there', async ({ page }) => {
   await openPost(page, /Tide table/);
-  await goTo(page, 'Study');
-  await expect(page.getByText(/open the result pages for your keyword/)).toBeVisible();
   await goTo(page, 'Reuse');
   await expect(page.getByText(/thread, a short update or a newsletter/)).toBeVisible();
 });

@@ -45,12 +45,6 @@ async function onTrial(page) {
   await page.getByRole('region', { name: 'Try it' }).getByText('Meta description width').waitFor();
 }
 
-/** A profile that is set and not applied yet. */
-async function withOtherWeights(page) {
-  await page.getByLabel('Meta title width').fill('12');
-  await page.getByRole('table', { name: 'Posts that change' }).waitFor();
-}
-
 /** An import whose account has something to say. */
 async function withFiles(page) {
   const file = (name, text) => ({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
@@ -91,6 +85,41 @@ async function aroundPoints(page) {
     await page.mouse.move(box.x + x, box.y + y);
   await page.mouse.up();
   await page.getByText(/\d selected/).waitFor();
+}
+
+/** The pages of a post's keyword, those that are no help left out. */
+async function withStudy(page) {
+  await page.getByRole('button', { name: /^Study the results for/ }).click();
+  await page.getByRole('table', { name: 'Pages studied' }).waitFor();
+  await page.getByRole('button', { name: /^Leave (?:them|it) out/ }).click();
+  await page.getByText(/band \d/).waitFor();
+  // The word about what was left out goes by itself.
+  await page.getByText(/pages left out/).waitFor({ state: 'hidden' });
+}
+
+/** A page opened beside the others. */
+async function withPage(page) {
+  await withStudy(page);
+  await page.getByRole('button', { name: /^Waterproof Panniers: 14 Pairs/ }).click();
+  await page.getByRole('complementary', { name: 'Page' }).getByRole('tab', { name: 'Text' }).click();
+  await page.getByRole('article', { name: 'Text of the page' }).waitFor();
+}
+
+/** What another writer is handed. */
+async function withBrief(page) {
+  await withStudy(page);
+  await page.getByRole('link', { name: 'Brief', exact: true }).click();
+  await page.getByRole('article', { name: 'Brief to read' }).waitFor();
+}
+
+/** A plan beside what the pages have. */
+async function withGaps(page) {
+  await withStudy(page);
+  await page.getByRole('navigation', { name: 'Trail' }).getByRole('link', { name: 'Outline' }).click();
+  await page.getByRole('button', { name: 'Read headings from the draft' }).click();
+  await page.getByRole('list', { name: 'Outline' }).waitFor();
+  await page.getByRole('region', { name: 'Gaps' }).waitFor();
+  await page.getByText(/headings in the outline now/).waitFor({ state: 'hidden' });
 }
 
 /** Five ideas beside the posts that are there. */
@@ -145,14 +174,9 @@ const VIEWS = [
   },
   { file: 'try-it', path: `/posts/${POST}/write`, before: onTrial },
   { file: 'target', path: '/posts/demo-bike-tour-packing-list/target' },
-  {
-    file: 'outline',
-    path: '/posts/demo-bike-tour-packing-list/outline',
-    before: async (page) => {
-      await page.getByRole('button', { name: 'Read headings from the draft' }).click();
-      await page.getByRole('list', { name: 'Outline' }).waitFor();
-    },
-  },
+  { file: 'study', path: '/posts/demo-waterproof-panniers/study', before: withPage },
+  { file: 'brief', path: '/posts/demo-waterproof-panniers/study', before: withBrief },
+  { file: 'outline', path: '/posts/demo-waterproof-panniers/study', before: withGaps },
   { file: 'release', path: `/posts/${POST}/release` },
   { file: 'versions', path: `/posts/${POST}/write`, before: withVersions },
   { file: 'report', path: `/posts/${POST}/report` },
@@ -162,7 +186,6 @@ const VIEWS = [
     bare: true,
     before: (page) => page.getByLabel('Site name').waitFor(),
   },
-  { file: 'weights', path: '/rules/criteria', bare: true, before: withOtherWeights },
   { file: 'import', path: '/import', bare: true, before: withFiles },
 ];
 

@@ -98,9 +98,14 @@ const bareLabel = (text: string): string => {
   return bare.charAt(0).toUpperCase() + bare.slice(1);
 };
 
+const OPENS_QUESTION = /^(?:how|what|which|who|why|when|where|can|do|does|is|are|should)\b/i;
+/** Headings in which a page speaks of itself say nothing about the subject. */
+const OF_ITSELF = /\b(?:we|our|us|i|my|me)\b/i;
+
 /** A label as a question. */
 function asked(label: string): string {
   if (/\?$/.test(label)) return label;
+  if (OPENS_QUESTION.test(label)) return `${label}?`;
   const bare = bareLabel(label);
   const low = bare.charAt(0).toLowerCase() + bare.slice(1);
   return isMostlyVerb(low.split(' ')[0]) ? `How do you ${low}?` : `What about ${low}?`;
@@ -154,7 +159,9 @@ function sectionsOf(input: ProposalInput, variant: number, bases: WordBases): Se
   );
   for (const topic of input.topics)
     if (input.must.includes(topic.name) && !taken.has(topic.name)) add(fromTopic(topic));
-  const others = input.topics.filter(({ name }) => !input.must.includes(name) && !taken.has(name));
+  const others = input.topics.filter(
+    ({ name }) => !input.must.includes(name) && !taken.has(name) && !OF_ITSELF.test(name),
+  );
   const common = others.filter(({ share }) => share >= SELDOM);
   const free = common.length >= FEWEST_FREE ? common : others;
   // Each further variant begins with other topics and holds another number of them.
@@ -168,8 +175,7 @@ function sectionsOf(input: ProposalInput, variant: number, bases: WordBases): Se
   if (unsaid)
     add({
       label:
-        unsaid.kind === 'question' ||
-        /^(?:how|what|which|why|when|where|can|do|is|are|should)\b/i.test(unsaid.text)
+        unsaid.kind === 'question' || OPENS_QUESTION.test(unsaid.text)
           ? asQuestion(unsaid.text)
           : bareLabel(unsaid.text),
       grounds: [{ kind: 'unsaid', text: unsaid.text, pages: unsaid.pages }],

@@ -256,7 +256,7 @@ export const studies = {
     const row = await database().studies.get(id);
     const before = row?.earlier ? await database().studies.get(row.earlier) : undefined;
     if (!row || !before) return null;
-    const [earlier, later] = [await bookOf(before, run), await bookOf(row, null)];
+    const [earlier, later] = [await bookOf(before, null), await bookOf(row, null)];
     if (!earlier || !later) return null;
     // The writer's choices are not what the pages changed.
     return {

@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import type { PostFields } from '../../../../core/draft/index.ts';
 import { BRIEF_PARTS, type Brief, type BriefPart, PART_NAMES } from '../../../../core/writing/index.ts';
@@ -177,15 +177,14 @@ export function BriefParts({
       </>
     ),
     avoid: (
-      <TextField
+      <KeptText
         label="What to avoid"
-        rows={2}
         value={row.avoid}
-        onChange={(avoid) => onChange({ avoid })}
+        onSave={(avoid) => onChange({ avoid })}
         placeholder="Words, claims, names that must not stand there"
       />
     ),
-    notes: <TextField label="Notes" rows={3} value={row.notes} onChange={(notes) => onChange({ notes })} />,
+    notes: <KeptText label="Notes" value={row.notes} onSave={(notes) => onChange({ notes })} />,
   };
   return (
     <ol>
@@ -217,6 +216,33 @@ export function BriefParts({
         );
       })}
     </ol>
+  );
+}
+
+/** A text that lies in the database: what is typed stands here at once, and is kept with each key. */
+function KeptText({
+  label,
+  value,
+  onSave,
+  placeholder,
+}: {
+  label: string;
+  value: string;
+  onSave: (value: string) => void;
+  placeholder?: string;
+}) {
+  const [typed, setTyped] = useState(value);
+  return (
+    <TextField
+      label={label}
+      rows={2}
+      value={typed}
+      placeholder={placeholder}
+      onChange={(next) => {
+        setTyped(next);
+        onSave(next);
+      }}
+    />
   );
 }
 

@@ -5,6 +5,9 @@ import { Earned } from '../../../ui/earned.tsx';
 import { many } from '../../../ui/figures.ts';
 import type { PlanView } from '../../../workers/plan.ts';
 
+/** Gaps that so many pages fill are chosen from the start. */
+const USUAL = 0.2;
+
 /** What the plan covers and lacks; gaps are placed all at once where they belong, open questions at the end. */
 export function GapsPanel({
   plan,
@@ -16,9 +19,12 @@ export function GapsPanel({
   onFaq: (questions: string[]) => void;
 }) {
   const { coverage, gaps, open } = plan;
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  /** Gaps whose box was pressed: they are not what their share makes of them. */
+  const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
   const [asked, setAsked] = useState<ReadonlySet<string>>(new Set());
-  const chosen = gaps.filter(({ text }) => !left.has(text));
+  const isChosen = ({ text, share, kind }: Gap) =>
+    (kind === 'question' || share >= USUAL) !== turned.has(text);
+  const chosen = gaps.filter(isChosen);
   const questions = open.slice(0, 12);
   const faq = questions.filter((text) => asked.has(text));
   const toggled = (set: ReadonlySet<string>, text: string) => {
@@ -74,24 +80,24 @@ export function GapsPanel({
         ) : (
           <>
             <ul>
-              {gaps.map(({ text, share, place, kind }) => (
-                <li key={text} className="border-t py-1">
+              {gaps.map((gap) => (
+                <li key={gap.text} className="border-t py-1">
                   <label className="flex items-start gap-2">
                     <input
                       type="checkbox"
-                      checked={!left.has(text)}
-                      onChange={() => setLeft(toggled(left, text))}
+                      checked={isChosen(gap)}
+                      onChange={() => setTurned(toggled(turned, gap.text))}
                       className="mt-0.5 accent-marram"
                     />
                     <span className="min-w-0 flex-1">
-                      {text}
+                      {gap.text}
                       <span className="block text-soft">
-                        {kind === 'question' ? 'question, ' : ''}
-                        {place}
+                        {gap.kind === 'question' ? 'question, ' : ''}
+                        {gap.place}
                       </span>
                     </span>
                     <span className="text-soft tabular-nums" title="Share of the pages that have it">
-                      {Math.round(share * 100)} %
+                      {Math.round(gap.share * 100)} %
                     </span>
                   </label>
                 </li>

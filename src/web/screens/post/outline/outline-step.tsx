@@ -210,6 +210,7 @@ export function OutlineStep() {
         >
           <div className="mb-4 flex flex-wrap items-center gap-2.5">
             <h2 className="mr-auto font-serif text-xl font-semibold">Headings, in order</h2>
+            <Button onClick={() => navigate('../brief', { relative: 'path' })}>Brief</Button>
             <Button onClick={readBack}>Read headings from the draft</Button>
             <Button look="main" onClick={send} disabled={!outline.some((item) => item.text.trim())}>
               Put into the draft
@@ -299,7 +300,13 @@ export function OutlineStep() {
               </button>
             ))}
           </div>
-          <div className="min-h-0 flex-1 overflow-auto px-4 py-3">
+          <div
+            role="tabpanel"
+            // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keyboard
+            tabIndex={0}
+            aria-label={names[side]}
+            className="min-h-0 flex-1 overflow-auto px-4 py-3"
+          >
             {study === null && side !== 'checks' && (
               <p className="mb-3 text-soft">
                 No pages were studied yet.{' '}

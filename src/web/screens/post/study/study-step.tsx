@@ -297,7 +297,13 @@ function Found({
                 </button>
               ))}
             </div>
-            <div className="min-h-0 flex-1 overflow-auto px-6 pb-8">
+            <div
+              role="tabpanel"
+              // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keyboard
+              tabIndex={0}
+              aria-label={TAB_NAMES[tab]}
+              className="min-h-0 flex-1 overflow-auto px-6 pb-8"
+            >
               {tab === 'pages' && (
                 <>
                   {row.earlier && <ChangePanel studyId={row.id} stamp={stamp} />}
