@@ -33,7 +33,7 @@ export {
   type TreeAccess,
   writeEditor,
 } from './editor-json.ts';
-export { type FaqEntry, faqData, faqEntries, isFaqHeading } from './faq.ts';
+export { type FaqEntry, faqEntries, isFaqHeading } from './faq.ts';
 export { instantOf, lastSegment } from './head-fields.ts';
 export { type CleanedPaste, cleanPaste, looksLikeMarkdown, markupAccount } from './paste.ts';
 export { emptyFields, type PostDocument, type PostFields, STATUSES, type Status } from './post-fields.ts';

@@ -12,7 +12,6 @@ export { readMarketAnswer } from './market-answer.ts';
 export {
   type BroughtPage,
   documentOfPage,
-  hostOf,
   type PageFile,
   pageProblem,
   readPageFiles,

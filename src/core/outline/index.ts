@@ -13,7 +13,6 @@ export {
   FAQ_HEADING,
   mergeGaps,
   type Planned,
-  sameHeading,
 } from './merge.ts';
 export {
   addItem,
@@ -50,7 +49,6 @@ export {
   proposalKey,
   proposeOutlines,
   SHAPE_NAMES,
-  SHAPES,
   type Shape,
 } from './proposals.ts';
 export { isOrderedOtherwise, reorderDraft } from './reorder.ts';

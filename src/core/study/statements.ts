@@ -1,6 +1,6 @@
 import { isClaim, sentenceSpans } from '../criteria/index.ts';
-import { linksOf } from '../draft/index.ts';
-import type { PageReading } from './study-page.ts';
+import { type Block, linksOf } from '../draft/index.ts';
+import type { Tokens } from '../language/index.ts';
 
 /** A sentence that states a figure, with what is known of where it comes from. */
 export interface Statement {
@@ -34,7 +34,11 @@ const OWN =
   /\b(?:we|our|i|my)\b[^.]*\b(?:measured|weighed|tested|tried|counted|hung|rode|mended|found|asked|paid|cut|hire|hired|have|test|survey|log|numbers|count|records?)\b/i;
 
 /** Sentences of a page that state a figure, in order. Headings, captions of prices and bare lists of numbers are left out. */
-export function statementsOf({ page, blocks, sections }: PageReading): Statement[] {
+export function statementsOf(
+  { address, publisher, title }: { address: string; publisher: string; title: string },
+  blocks: readonly { block: Block; tokens: Tokens; section: number }[],
+  sections: readonly { heading: string }[],
+): Statement[] {
   const out: Statement[] = [];
   for (const { block, tokens, section } of blocks) {
     if (block.kind !== 'paragraph' || block.path.some(({ type }) => type === 'cell')) continue;
@@ -54,9 +58,9 @@ export function statementsOf({ page, blocks, sections }: PageReading): Statement
       const link = links.find((each) => each.start < end && each.end > start && /^https?:/i.test(each.href));
       out.push({
         text,
-        about: sections[section].heading || page.document.fields.title,
-        address: page.address,
-        publisher: page.publisher,
+        about: sections[section].heading || title,
+        address,
+        publisher,
         source: named.trim(),
         link: link?.href ?? '',
         own: OWN.test(text),

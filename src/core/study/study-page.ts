@@ -172,7 +172,7 @@ export function readStudyPage(
     }
   }
   for (const section of sections) section.begins = words === 0 ? 0 : section.begins / words;
-  const reading: PageReading = {
+  return {
     page,
     figures,
     sections,
@@ -181,8 +181,6 @@ export function readStudyPage(
     tokenAt: Int32Array.from(tokenAt),
     inHeading: Uint8Array.from(inHeading),
     blocks,
-    statements: [],
+    statements: statementsOf({ ...page, title: fields.title }, blocks, sections),
   };
-  reading.statements = statementsOf(reading);
-  return reading;
 }
