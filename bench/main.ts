@@ -142,15 +142,17 @@ const rows: Record<string, () => Omit<Row, 'ok' | 'name'>> = {
     const document = documentOf(5000, 3);
     const text = textOf(document.draft);
     const nlp = winkNLP(model);
-    const peer = median(() => {
+    // Many runs in turn: a few of each would be judged by how busy the machine is just then.
+    const peer = () => {
       const read = nlp.readDoc(text);
       kept +=
         read.tokens().out(nlp.its.lemma as never).length +
         read.tokens().out(nlp.its.pos).length +
         read.sentences().length();
-    }, 7);
-    const own = median(() => report(document, new DraftReadings(new Vocabulary())), 7);
-    return { value: own / peer, unit: "of a general package's full pass", bar: 1 };
+    };
+    const own = () => report(document, new DraftReadings(new Vocabulary()));
+    const ratios = Array.from({ length: 5 }, () => median(own, 9) / median(peer, 9));
+    return { value: ratios.sort((a, b) => a - b)[2], unit: "of a general package's full pass", bar: 1 };
   },
   'report-50k-warm': () => {
     const document = documentOf(50_000, 4);

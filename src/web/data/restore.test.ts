@@ -3,12 +3,14 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { emptyFields, readMarkdown } from '../../core/draft/index.ts';
 import { type Backup, readBackupFile, writeBackupFile } from '../../core/formats/index.ts';
 import { restoreBackup, writeBackup } from './backup.ts';
+import { changeBrief, keepGenerations } from './briefs.ts';
 import { collectPictures } from './collect-pictures.ts';
 import { database, openDatabase } from './database.ts';
 import { sha256 } from './digest.ts';
 import { keepPicture } from './picture-store.ts';
 import { addPost, loadPost, postsOf, StaleWrite, savePost, setDeleted } from './posts.ts';
 import { changeSite, currentSite, ensureSite } from './sites.ts';
+import { addStudy, pageRowOf } from './studies.ts';
 import { setTick, ticksOf } from './ticks.ts';
 import { keepVersion, versionsOf } from './versions.ts';
 
@@ -46,6 +48,70 @@ beforeEach(async () => {
     MORNING,
     'Kept',
   );
+  const page = await pageRowOf(siteId, { format: 'html', text: '<p>Tides</p>' });
+  const band = { lower: 1, median: 2, upper: 3, best: 4 };
+  await addStudy(
+    {
+      id: 'study',
+      siteId,
+      query: 'tide table',
+      region: 'GB',
+      made: MORNING,
+      revision: 1,
+      posts: ['a'],
+      earlier: '',
+      pages: [
+        {
+          key: page.key,
+          address: 'https://tides.example/',
+          publisher: 'Tides',
+          kind: 'blog',
+          rank: 1,
+          title: 'Tides',
+          left: true,
+          problem: '',
+        },
+      ],
+      asked: [{ text: 'When is high water?', place: 'forum', volume: null }],
+      phrases: [{ phrase: 'tide times', volume: 90 }],
+      choices: { pinned: ['tide'], dropped: ['sea'], added: [{ key: 'quay', form: 'quays' }] },
+      facts: {
+        keywordRateUpper: 1.5,
+        words: band,
+        score: { ...band, topTen: 2 },
+        terms: [{ key: 'tide', form: 'tides', group: 'staple', heading: true, share: 1, lower: 1, upper: 2 }],
+        topics: [{ name: 'High water', share: 0.5, stems: [['water', 1]] }],
+      },
+    },
+    [page],
+  );
+  const figure = {
+    text: 'Two tides a day.',
+    about: 'Tides',
+    address: 'https://tides.example/',
+    publisher: 'Tides',
+    source: '',
+    link: '',
+    own: false,
+    weight: 1,
+  };
+  await changeBrief(siteId, 'a', () => ({
+    left: ['avoid'],
+    topics: ['High water'],
+    figures: [figure],
+    links: [{ address: '/quay', title: 'The quay' }],
+  }));
+  await keepGenerations([
+    {
+      siteId,
+      postId: 'a',
+      at: MORNING,
+      recipe: 'outline',
+      title: 'List',
+      input: 'Query',
+      output: '## Tides',
+    },
+  ]);
 });
 
 const backup = async () => new Uint8Array(await (await writeBackup(NOON)).arrayBuffer());
