@@ -42,6 +42,17 @@ export function GapsPanel({
         ) : (
           <table className="w-full">
             <tbody>
+              <tr>
+                <th scope="row" className="py-1 text-left font-semibold">
+                  Covered by your plan
+                </th>
+                <td className="text-right font-semibold tabular-nums">
+                  {Math.round(coverage.share * 100)} %
+                </td>
+                <td className="w-6 pl-2">
+                  <Earned share={coverage.share} />
+                </td>
+              </tr>
               {(
                 [
                   ['Topics that must be covered', coverage.topics],

@@ -45,6 +45,7 @@ export function BringPages({
       if (brought.length === 0)
         setProblem('There is no page among these files. HTML, Markdown, text, .docx and zips are read.');
       else if (read === 0 && broken.length > 0) setProblem(broken.map((page) => page.problem).join(' '));
+      else if (read === 0) setProblem('These pages are in the study already.');
       else onDone();
     } catch (error) {
       setProblem(storageProblem(error));

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { byPointsToWin, type CriterionResult, GROUPS } from '../../../../core/criteria/index.ts';
+import { scoreAsPage } from '../../../../core/study/index.ts';
 import { noteOrderChosen, showEarnedSet } from '../../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { Earned, ToWin } from '../../../ui/earned.tsx';
@@ -25,6 +26,9 @@ interface MarginProps {
   pinned: string | null;
 }
 
+/** Criteria that ask for terms of the study. */
+const TERM_CRITERIA: ReadonlySet<string> = new Set(['staple-terms', 'supporting-terms']);
+
 type Lens = 'notes' | 'terms' | 'questions' | 'ledger' | 'trial';
 
 /** The margin: notes level with the words they concern, or the ledger in short. */
@@ -34,7 +38,14 @@ export function Margin(props: MarginProps) {
   const study = useStudyRow(session.siteId, session.id);
   const facts = study?.facts ?? null;
   const [lens, setLens] = useState<Lens>('notes');
-  const notes = useMemo(() => (report ? byPointsToWin(report.criteria) : []), [report]);
+  const notes = useMemo(() => {
+    if (!report) return [];
+    // Beyond the best of the studied pages nothing asks for more terms; the ledger still tells them.
+    const best = facts?.score ? scoreAsPage(report.criteria) > facts.score.best : false;
+    return byPointsToWin(report.criteria).filter(
+      ({ id, evidence }) => !best || evidence.length > 0 || !TERM_CRITERIA.has(id),
+    );
+  }, [report, facts]);
   return (
     <div className="flex min-w-[300px] flex-1 items-stretch max-[760px]:min-w-0 max-[760px]:flex-none max-[760px]:border-t">
       <div className="w-[62px] shrink-0 border-l bg-sand/25">
