@@ -2,7 +2,7 @@ import { performance } from 'node:perf_hooks';
 import Papa from 'papaparse';
 import model from 'wink-eng-lite-web-model';
 import winkNLP from 'wink-nlp';
-import { DraftReadings, defaultProfile } from '../src/core/criteria/index.ts';
+import { DraftReadings, defaultProfile, type StudyFacts } from '../src/core/criteria/index.ts';
 import { type Draft, emptyFields, type PostDocument, readMarkdown } from '../src/core/draft/index.ts';
 import { Vocabulary, WordBases } from '../src/core/language/index.ts';
 import { proposeOutlines } from '../src/core/outline/index.ts';
@@ -51,7 +51,7 @@ const fields = {
   ...emptyFields(),
   title: 'Bike tour packing list',
   keyword: 'bike tour packing list',
-  supporting,
+  supporting: supporting.slice(0, 10),
   language: 'en',
 };
 const documentOf = (words: number, seed: number): PostDocument => ({
@@ -59,7 +59,32 @@ const documentOf = (words: number, seed: number): PostDocument => ({
   draft: readMarkdown(proseOf(words, seed)).draft,
 });
 const post = indexedPost('own', { fields });
-const scene = emptyScene();
+const keys = new WordBases(new Vocabulary());
+/** Two hundred terms and twenty topics of a study, tracked in every draft. */
+const studyFacts: StudyFacts = {
+  keywordRateUpper: 1,
+  words: { lower: 3000, median: 5000, upper: 7000, best: 9000 },
+  score: null,
+  terms: supporting.map((form, at) => ({
+    key: keys.keyOf(form),
+    form,
+    group: at % 3 === 0 ? 'staple' : 'supporting',
+    heading: false,
+    share: 0.5,
+    lower: 0.5,
+    upper: 2,
+  })),
+  topics: Array.from({ length: 20 }, (_, at) => ({
+    name: `Topic ${at}`,
+    share: 0.6,
+    stems: supporting
+      .slice(at * 6, at * 6 + 6)
+      .flatMap((phrase) =>
+        keys.stemsOf(phrase).map((stem): [string, number] => [keys.stemText(stem), 1 / 15]),
+      ),
+  })),
+};
+const scene = { ...emptyScene(), studies: new Map([['own', studyFacts]]) };
 const report = (document: PostDocument, readings: DraftReadings) => {
   kept += scorePost(document, post, scene, readings).report.score;
 };

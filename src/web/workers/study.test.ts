@@ -160,7 +160,9 @@ describe('a plan in the same worker', () => {
         .map(({ text }) => text)
         .slice(-2),
     ).toEqual(['Frequently asked questions', 'Is it cold?']);
-    expect(plans.combine(outline, [{ level: 2, text: 'High waters by a tide table', note: '' }])).toHaveLength(1);
+    expect(
+      plans.combine(outline, [{ level: 2, text: 'High waters by a tide table', note: '' }]),
+    ).toHaveLength(1);
   });
   it('is proposed from the study, and without one from its points alone', async () => {
     await begun();

@@ -8,7 +8,7 @@ import { many } from '../../../ui/figures.ts';
 import { LeftOverNotice } from '../left-over-notice.tsx';
 import { usePost } from '../post-context.ts';
 import { useLeftOver } from '../use-left-over.ts';
-import { useUnedited, waitingNotes } from '../use-unedited.ts';
+import { useUnedited, useWaiting } from '../use-unedited.ts';
 import { bodyEditor } from './body-editor.ts';
 import { FeaturedEditor } from './featured-editor.tsx';
 import { FindBar } from './find/find-bar.tsx';
@@ -23,7 +23,6 @@ export function Write() {
   const { session } = usePost();
   const body = useMemo(() => bodyEditor(session), [session]);
   const title = useAppSelector((state) => state.openPost.fields.title);
-  const { outline, savedAt } = useAppSelector((state) => state.openPost);
   const { quiet, finding } = useAppSelector((state) => state.view);
   const dispatch = useAppDispatch();
   const [inHand, setInHand] = useState<string | null>(null);
@@ -33,10 +32,10 @@ export function Write() {
   const file = useRef<HTMLInputElement>(null);
   const leftOver = useLeftOver(session);
   const unedited = useUnedited(session);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: anew with each save, as what is written fills what waits
+  const waiting = useWaiting(session);
   const marked = useMemo(
-    () => ({ leftOver: leftOver?.blocks ?? [], unedited, waiting: waitingNotes(session.body, outline) }),
-    [leftOver, unedited, outline, session, savedAt],
+    () => ({ leftOver: leftOver?.blocks ?? [], unedited, waiting }),
+    [leftOver, unedited, waiting],
   );
   useMarks(body, quiet ? null : inHand, marked);
   useEffect(() => {
