@@ -11,3 +11,6 @@ export const figureInWords = (figure: number | null): string =>
 /** A number and what it counts, e.g. `1 phrase`. */
 export const many = (count: number, one: string, more = `${one}s`): string =>
   `${whole.format(count)} ${count === 1 ? one : more}`;
+
+/** A share of 0-1 as per cent. */
+export const percent = (share: number): string => `${Math.round(share * 100)} %`;

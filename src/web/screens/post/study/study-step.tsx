@@ -24,10 +24,13 @@ import { ChangePanel } from './change-panel.tsx';
 import { NoStudy } from './no-study.tsx';
 import { OpenedPage } from './opened-page.tsx';
 import { PagesTable } from './pages-table.tsx';
-import { QuestionsTab, StatementsTab, TopicsTab, UnsaidTab } from './shared-tabs.tsx';
+import { QuestionsTab } from './questions-tab.tsx';
 import { bringPages, studyResults } from './start-study.ts';
+import { StatementsTab } from './statements-tab.tsx';
 import { TermMatrix } from './term-matrix.tsx';
 import { TermPanel, TermsTab } from './terms-tab.tsx';
+import { TopicsTab } from './topics-tab.tsx';
+import { UnsaidTab } from './unsaid-tab.tsx';
 
 const TABS = ['pages', 'terms', 'matrix', 'topics', 'questions', 'figures', 'unsaid'] as const;
 type Tab = (typeof TABS)[number];
