@@ -2,7 +2,7 @@
  * Language: what the words of a text are.
  *
  * `Vocabulary` interns words; `tokenize` splits a text into words, sentences and the gaps between them;
- * `inflections`, `stems`, `syllables`, `stop-words` and `word-frequency` tell about single words, `word-bases` counts terms by base forms; `PhraseMatcher` finds keywords and
+ * `inflections`, `stems`, `syllables`, `stop-words` and `word-frequency` tell about single words, `word-bases` gives base forms and `term-counter` counts by them, `spellings` are those of two sides of an ocean; `PhraseMatcher` finds keywords and
  * their variants; `readability` holds the reading formulas; `detectLanguage` guesses what a text is written in.
  */
 export { detectLanguage, isEnglish } from './detect.ts';
@@ -18,9 +18,11 @@ export {
 } from './matcher.ts';
 export { fold, normalForm } from './normal.ts';
 export { fleschKincaidGrade, fleschReadingEase } from './readability.ts';
+export { spelledLike } from './spellings.ts';
 export { stem } from './stems.ts';
 export { isFunctionWord, isStopWord } from './stop-words.ts';
+export { TermCounter, type TermUse } from './term-counter.ts';
 export { Gap, plainWords, type Tokens, tokenize } from './tokens.ts';
 export { Vocabulary } from './vocabulary.ts';
-export { spelledLike, TermCounter, type TermUse, WordBases } from './word-bases.ts';
+export { WordBases } from './word-bases.ts';
 export { CORPUS_WORDS, isMostlyVerb, wordCount } from './word-frequency.ts';

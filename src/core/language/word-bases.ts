@@ -1,39 +1,9 @@
 import { inflectionCandidates } from './inflections.ts';
+import { SPELLINGS } from './spellings.ts';
 import { stem } from './stems.ts';
 import { isStopWord } from './stop-words.ts';
-import { Gap, type Tokens, tokenize } from './tokens.ts';
+import { tokenize } from './tokens.ts';
 import type { Vocabulary } from './vocabulary.ts';
-
-/** Everyday words that are written in two ways on two sides of an ocean; they count as one word. */
-const SPELLINGS = new Map(
-  (
-    'tire:tyre liter:litre milliliter:millilitre meter:metre kilometer:kilometre centimeter:centimetre millimeter:millimetre ' +
-    'center:centre color:colour gray:grey aluminum:aluminium favorite:favourite neighbor:neighbour harbor:harbour ' +
-    'flavor:flavour odor:odour fiber:fibre theater:theatre traveler:traveller jewelry:jewellery mold:mould plow:plough ' +
-    'pajama:pyjama catalog:catalogue license:licence defense:defence'
-  )
-    .split(' ')
-    .map((pair) => pair.split(':') as [string, string]),
-);
-
-const BRITISH = new Set(SPELLINGS.values());
-
-/** A form with those words spelled as a model spells them that can be spelled in two ways: "flat tire" after "tyre" is "flat tyre". */
-export function spelledLike(form: string, model: string): string {
-  const wanted = new Set(
-    model
-      .toLowerCase()
-      .split(/[^a-z]+/)
-      .map((word) => word.replace(/s$/, ''))
-      .filter((word) => BRITISH.has(word)),
-  );
-  if (wanted.size === 0) return form;
-  return form.replace(/[a-z]+/gi, (word) => {
-    const plural = /s$/i.test(word) ? word.slice(-1) : '';
-    const other = SPELLINGS.get(word.slice(0, word.length - plural.length));
-    return other !== undefined && wanted.has(other) ? other + plural : word;
-  });
-}
 
 /**
  * Base forms by which uses of words are counted, and stems by which texts are grouped, each as a number that is the same
@@ -135,52 +105,5 @@ export class WordBases {
     while (bases.length && !this.edges[bases[0]]) bases.shift();
     while (bases.length && !this.edges[bases[bases.length - 1]]) bases.pop();
     return bases.map((base) => this.texts[base]).join(' ');
-  }
-}
-
-/** One use of a term in a text, by the places of its first and last word. */
-export interface TermUse {
-  /** Index among the keys. */
-  term: number;
-  first: number;
-  last: number;
-}
-
-/** Finds the uses of many terms, given by their keys, within clauses. Cost grows with the text, not with the terms. */
-export class TermCounter {
-  private readonly byFirst = new Map<number, { term: number; words: number[] }[]>();
-
-  constructor(
-    keys: readonly string[],
-    private readonly bases: WordBases,
-  ) {
-    keys.forEach((key, term) => {
-      const words = key.split(' ').map((word) => bases.numberOf(word));
-      const same = this.byFirst.get(words[0]);
-      if (same) same.push({ term, words });
-      else this.byFirst.set(words[0], [{ term, words }]);
-    });
-  }
-
-  uses({ ids, gaps, sentences, length }: Tokens): TermUse[] {
-    const found: TermUse[] = [];
-    for (let first = 0; first < length; first++) {
-      const terms = this.byFirst.get(this.bases.base(ids[first]));
-      if (!terms) continue;
-      for (const { term, words } of terms) {
-        const last = first + words.length - 1;
-        if (last >= length) continue;
-        let at = 1;
-        while (
-          at < words.length &&
-          this.bases.base(ids[first + at]) === words[at] &&
-          gaps[first + at] !== Gap.Clause &&
-          sentences[first + at] === sentences[first]
-        )
-          at += 1;
-        if (at === words.length) found.push({ term, first, last });
-      }
-    }
-    return found;
   }
 }
