@@ -17,6 +17,15 @@ describe('keyword-rate', () => {
     ],
     ['a near use counts 0.6', { keyword: 'bike tour', md: `Tour by bike. ${words(200)}` }, 0.2],
     ['stuffed', { keyword: 'bike tour', md: `${'A bike tour. '.repeat(8)}${words(176)}` }, 0.4],
+    [
+      'as often as the upper quartile of the pages is not stuffed',
+      {
+        keyword: 'bike tour',
+        md: `${'A bike tour. '.repeat(8)}${words(176)}`,
+        study: { keywordRateUpper: 4.5 },
+      },
+      1,
+    ],
     ['nothing but the keyword', { keyword: 'bike tour', md: 'Bike tour. '.repeat(20) }, 0],
   ])('%s', (_, given, expected) => expect(share('keyword-rate', given)).toBe(expected));
 });

@@ -32,6 +32,11 @@ describe('the marks of the trail', () => {
     expect(states({ goal: 'Bring readers' }).target).toBe('begun');
     expect(states({ keyword: 'bike tour', supporting: ['tent'], audience: ['riders'] }).target).toBe('ready');
   });
+  it('Study is begun with some pages and ready with enough of them', () => {
+    const study = (taken: number | null) =>
+      trailStates(emptyFields(), 0, 0, null, taken === null ? null : { taken }).study;
+    expect([study(null), study(0), study(4), study(5)]).toEqual(['empty', 'begun', 'begun', 'ready']);
+  });
   it('Outline counts planned headings, or those that are written', () => {
     expect(states({}, '', 1).outline).toBe('begun');
     expect(states({}, '', 4).outline).toBe('ready');
