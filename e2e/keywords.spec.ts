@@ -135,7 +135,10 @@ test('filters, columns and views; an intent is overruled; clusters, questions an
   await page.getByRole('textbox', { name: 'Contains', exact: true }).fill('');
 
   await rowOf(page, 'touring bike tyre pressure').getByRole('button').click();
-  await page.getByLabel('Intent').last().selectOption({ label: 'Commercial, by you' });
+  await page
+    .getByRole('complementary', { name: 'Figures' })
+    .getByLabel('Intent')
+    .selectOption({ label: 'Commercial, by you' });
   await expect(rowOf(page, 'touring bike tyre pressure')).toContainText('Commercial set');
 
   await page.getByRole('tab', { name: /Questions/ }).click();
