@@ -15,28 +15,49 @@ export interface TopicInDraft {
   cover: number;
 }
 
-/** How much of each topic's weight stands among some stems. */
-function coverOf(topics: readonly StudyTopic[], indices: ReadonlyMap<string, number>, here: Uint8Array) {
-  return topics.map(({ stems }) =>
-    stems.reduce((sum, [stem, weight]) => sum + (here[indices.get(stem)!] ? weight : 0), 0),
-  );
+/** Topics with their stems as indices, worked out once for each study: they are asked for every section with every key. */
+interface Indexed {
+  size: number;
+  topics: { at: Int32Array; weights: Float64Array }[];
+}
+
+const known = new WeakMap<StudyFacts, Indexed>();
+
+function indexed(study: StudyFacts): Indexed {
+  let found = known.get(study);
+  if (!found) {
+    const indices = new Map(topicStemsOf(study).map((stem, at) => [stem, at]));
+    found = {
+      size: indices.size,
+      topics: study.topics.map(({ stems }) => ({
+        at: Int32Array.from(stems, ([stem]) => indices.get(stem)!),
+        weights: Float64Array.from(stems, ([, weight]) => weight),
+      })),
+    };
+    known.set(study, found);
+  }
+  return found;
 }
 
 /** How far a draft covers every topic of its study: for each the best of its sections (a heading and what follows it). */
 export function topicCover({ readings, settings: { study } }: DraftFacts): TopicInDraft[] {
   if (!study || study.topics.length === 0) return [];
-  const indices = indicesOf(study);
-  const best = new Float64Array(study.topics.length);
-  let here = new Uint8Array(indices.size);
-  const close = () =>
-    coverOf(study.topics, indices, here).forEach((cover, at) => {
-      if (cover > best[at]) best[at] = cover;
-    });
+  const { size, topics } = indexed(study);
+  const best = new Float64Array(topics.length);
+  const here = new Uint8Array(size);
+  const close = () => {
+    for (let topic = 0; topic < topics.length; topic++) {
+      const { at, weights } = topics[topic];
+      let cover = 0;
+      for (let stem = 0; stem < at.length; stem++) if (here[at[stem]]) cover += weights[stem];
+      if (cover > best[topic]) best[topic] = cover;
+    }
+  };
   let open = false;
   for (const { level, topicStems } of readings) {
     if (level > 0) {
       if (open) close();
-      here = new Uint8Array(indices.size);
+      here.fill(0);
       open = false;
     }
     for (let at = 0; at < topicStems.length; at++) here[topicStems[at]] = 1;
@@ -44,15 +65,4 @@ export function topicCover({ readings, settings: { study } }: DraftFacts): Topic
   }
   if (open) close();
   return study.topics.map((topic, at) => ({ topic, cover: Math.min(1, best[at]) }));
-}
-
-const known = new WeakMap<StudyFacts, Map<string, number>>();
-
-function indicesOf(study: StudyFacts): Map<string, number> {
-  let indices = known.get(study);
-  if (!indices) {
-    indices = new Map(topicStemsOf(study).map((stem, at) => [stem, at]));
-    known.set(study, indices);
-  }
-  return indices;
 }
