@@ -1,4 +1,4 @@
-import { topicStemsOf } from './block-reader.ts';
+import { type BlockReading, topicStemsOf } from './block-reader.ts';
 import type { DraftFacts } from './draft-facts.ts';
 import type { StudyFacts, StudyTopic } from './surroundings.ts';
 
@@ -19,6 +19,8 @@ export interface TopicInDraft {
 interface Indexed {
   size: number;
   topics: { at: Int32Array; weights: Float64Array }[];
+  /** Sections by their first block. */
+  sections: WeakMap<BlockReading, { members: BlockReading[]; cover: Float64Array }>;
 }
 
 const known = new WeakMap<StudyFacts, Indexed>();
@@ -33,36 +35,48 @@ function indexed(study: StudyFacts): Indexed {
         at: Int32Array.from(stems, ([stem]) => indices.get(stem)!),
         weights: Float64Array.from(stems, ([, weight]) => weight),
       })),
+      sections: new WeakMap(),
     };
     known.set(study, found);
   }
   return found;
 }
 
+/** How far one section covers each topic; worked out anew only where one of its blocks was read anew. */
+function sectionCover(
+  readings: readonly BlockReading[],
+  from: number,
+  to: number,
+  { size, topics, sections }: Indexed,
+): Float64Array {
+  const before = sections.get(readings[from]);
+  if (before?.members.length === to - from) {
+    let same = true;
+    for (let at = from; same && at < to; at++) same = before.members[at - from] === readings[at];
+    if (same) return before.cover;
+  }
+  const here = new Uint8Array(size);
+  for (let at = from; at < to; at++) for (const stem of readings[at].topicStems) here[stem] = 1;
+  const cover = Float64Array.from(topics, ({ at, weights }) => {
+    let sum = 0;
+    for (let stem = 0; stem < at.length; stem++) if (here[at[stem]]) sum += weights[stem];
+    return sum;
+  });
+  sections.set(readings[from], { members: readings.slice(from, to), cover });
+  return cover;
+}
+
 /** How far a draft covers every topic of its study: for each the best of its sections (a heading and what follows it). */
 export function topicCover({ readings, settings: { study } }: DraftFacts): TopicInDraft[] {
   if (!study || study.topics.length === 0) return [];
-  const { size, topics } = indexed(study);
-  const best = new Float64Array(topics.length);
-  const here = new Uint8Array(size);
-  const close = () => {
-    for (let topic = 0; topic < topics.length; topic++) {
-      const { at, weights } = topics[topic];
-      let cover = 0;
-      for (let stem = 0; stem < at.length; stem++) if (here[at[stem]]) cover += weights[stem];
-      if (cover > best[topic]) best[topic] = cover;
-    }
-  };
-  let open = false;
-  for (const { level, topicStems } of readings) {
-    if (level > 0) {
-      if (open) close();
-      here.fill(0);
-      open = false;
-    }
-    for (let at = 0; at < topicStems.length; at++) here[topicStems[at]] = 1;
-    if (topicStems.length > 0) open = true;
+  const known = indexed(study);
+  const best = new Float64Array(study.topics.length);
+  for (let from = 0; from < readings.length; ) {
+    let to = from + 1;
+    while (to < readings.length && readings[to].level === 0) to += 1;
+    const cover = sectionCover(readings, from, to, known);
+    for (let at = 0; at < best.length; at++) if (cover[at] > best[at]) best[at] = cover[at];
+    from = to;
   }
-  if (open) close();
   return study.topics.map((topic, at) => ({ topic, cover: Math.min(1, best[at]) }));
 }
