@@ -84,7 +84,8 @@ async function score(options: ScoreOptions): Promise<number> {
     }
     many ||= group.isSite;
     for (const { file, report, facts } of scoreGroup(group, path, options, { profile, study }, vocabulary)) {
-      below ||= options.min !== null && Math.round(report.score * 10) / 10 < options.min;
+      // Asked this way round, so that only a number can pass.
+      below ||= options.min !== null && !(Math.round(report.score * 10) / 10 >= options.min);
       if (options.json) reports.push(scoreReportJson(file.path, file.format, facts, report));
       else {
         if (texts > 0) out('');

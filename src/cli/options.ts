@@ -42,7 +42,7 @@ export function readOptions(args: readonly string[]): 'help' | 'version' | Score
   });
   for (const token of tokens) {
     if (token.kind !== 'option') continue;
-    if (!(token.name in OPTIONS))
+    if (!Object.hasOwn(OPTIONS, token.name))
       throw new UsageError(
         `There is no option ${token.rawName}. The nearest one is --${nearest(token.name, Object.keys(OPTIONS))}.`,
       );

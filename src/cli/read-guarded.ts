@@ -3,8 +3,11 @@ import { type ReadPost, readPostFile, UnreadableFile } from '../core/draft/index
 
 /** Files up to this size cannot take long, whatever stands in them. */
 const SMALL = 30_000;
-/** Milliseconds after which reading a file is given up. */
-const LONGEST = 5_000;
+/**
+ * Milliseconds after which reading a file is given up. A last resort: what takes work out of proportion is refused by
+ * what stands in it, so that a file gives the same answer on a busy machine as on an idle one.
+ */
+const LAST_RESORT = 60_000;
 const MEMORY_MB = 900;
 
 /**
@@ -20,9 +23,11 @@ export function readGuarded(bytes: Uint8Array, name: string): Promise<ReadPost> 
     });
     const fail = (reason: string) => reject(new UnreadableFile(reason));
     const timer = setTimeout(() => {
-      fail('cannot be read: its markup is too tangled to be read in time. Save a simpler version of it.');
+      fail(
+        `cannot be read: it took longer than ${LAST_RESORT / 1000} seconds. This machine may be busy: try again, or split the file.`,
+      );
       void thread.terminate();
-    }, LONGEST);
+    }, LAST_RESORT);
     thread.once('message', (answer: { post: ReadPost } | { problem: string }) => {
       clearTimeout(timer);
       if ('post' in answer) resolve(answer.post);

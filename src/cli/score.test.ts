@@ -241,6 +241,7 @@ describe('what goes wrong', () => {
     [['scroe', 'x'], /no command "scroe"/],
     [['score', 'x.md', '--keywrod', 'a'], /no option --keywrod.*--keyword/],
     [['score', 'x.md', '--min', 'lots'], /--min takes a score/],
+    [['score', 'x.md', '--constructor', '1'], /no option --constructor/],
     [['score', 'x.md', '--keyword'], /--keyword needs a value/],
     [['score', 'x.md', '--profile', '/no/profile.json'], /cannot be read/],
   ])('%j is one clear line and exit 2', async (args, line) => {
@@ -249,6 +250,15 @@ describe('what goes wrong', () => {
     expect(out).toBe('');
     expect(err).toMatch(line);
     expect(err.trim().split('\n').length).toBe(1);
+  });
+  it('a text with the word "constructor" has a score, and --min judges it', async () => {
+    const path = file(
+      'words.md',
+      '# The constructor\n\nA constructor makes what the constructor of it says.\n',
+    );
+    const { score } = await report(path);
+    expect(Number.isFinite(score)).toBe(true);
+    expect((await run('score', path, '--min', '70')).status).toBe(score >= 70 ? 0 : 1);
   });
   it('--min exits 1 below, 0 above; a missing file beside it wins with 2 and leaves the rest whole', async () => {
     const path = file('min.md', 'Short.');

@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyDraft } from '../draft/draft-arbitrary.test-data.ts';
 import { type Block, emptyFields, type PostDocument, readMarkdown } from '../draft/index.ts';
+import { HOSTILE_WORDS } from '../language/hostile-words.test-data.ts';
+import { knownWords } from '../language/known-words.ts';
 import { emptyScene, indexedPost, scorePost } from '../site/index.ts';
 import {
   byPointsToWin,
@@ -23,6 +25,40 @@ const document = (md: string, fields = {}): PostDocument => {
 };
 
 describe('the score', () => {
+  it.each(HOSTILE_WORDS)('is a number though "%s" stands in the text, the fields and the study', (word) => {
+    const report = score(
+      document(`# The ${word}\n\n${PROSE} Every ${word} is ${word}.\n\n## On ${word}s\n\n${PROSE}`, {
+        keyword: `${word} for riders`,
+        supporting: [word],
+        slug: word,
+        metaTitle: word,
+        metaDescription: `All about ${word}`,
+      }),
+    );
+    for (const line of report.criteria)
+      expect([line.id, Number.isFinite(line.points), Number.isFinite(line.available)]).toEqual([
+        line.id,
+        true,
+        true,
+      ]);
+    expect(Number.isFinite(report.score)).toBe(true);
+  });
+  it('is a number for every common English word', () => {
+    const all = [...knownWords().all, ...knownWords().syllables.keys()];
+    const md = Array.from(
+      { length: Math.ceil(all.length / 12) },
+      (_, at) => `${all.slice(at * 12, at * 12 + 12).join(' ')}.`,
+    ).join('\n\n');
+    expect(Number.isFinite(score(document(md, { keyword: 'word lists' })).score)).toBe(true);
+  });
+  it('names the criterion that has no number, instead of adding it up', () => {
+    const own = document(`# Tides\n\n${PROSE}`);
+    const limits = { ...defaultProfile.limits, readingEaseMargin: Number.NaN };
+    const broken = { ...scene, site: { ...scene.site, profile: { ...defaultProfile, limits } } };
+    expect(() => scorePost(own, indexedPost('own', own), broken, new DraftReadings())).toThrow(
+      /reading-ease/,
+    );
+  });
   it('knows every criterion of the profile, in one order', () => expect(ALL_IDS).toEqual([...CRITERION_IDS]));
   it('of an empty draft is 0', () => expect(score(document('')).score).toBe(0));
   it('scales what applies to 100, by criterion and by group', () => {

@@ -36,7 +36,10 @@ export interface ScoreReport {
   uses: { blockId: string; start: number; end: number; kind: MatchKind }[];
 }
 
-/** Judges a draft by every criterion. Same facts and context, same report. */
+/**
+ * Judges a draft by every criterion. Same facts and context, same report. Every number of a report is finite: a
+ * criterion whose share is none is a fault of ours, thrown as an error that names it rather than added up.
+ */
 export function scoreDraft(facts: DraftFacts, context: Context): ScoreReport {
   const { weights, limits } = context.profile;
   const applying = CRITERIA.map(
@@ -68,6 +71,7 @@ export function scoreDraft(facts: DraftFacts, context: Context): ScoreReport {
     const { share, measured, advice, evidence } = criterion.measure(facts, context);
     const available = weights[id] * scale;
     const points = available * Math.min(1, Math.max(0, share));
+    if (!Number.isFinite(points)) throw new Error(`The criterion ${id} found no number (share ${share}).`);
     const full = points === available;
     return {
       id,

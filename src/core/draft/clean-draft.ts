@@ -1,14 +1,11 @@
 import type { Root } from 'hast';
 import { sanitize } from 'hast-util-sanitize';
 import { toHtml } from 'hast-util-to-html';
-import rehypeParse from 'rehype-parse';
-import { unified } from 'unified';
 import { type Block, type Draft, tidyMarks } from './draft.ts';
 import { attribute, findElement } from './hast-reading.ts';
+import { parsePiece } from './parse-html.ts';
 import type { PostFields } from './post-fields.ts';
 import { keptSchema, safeHref, safeSrc } from './sanitise.ts';
-
-const fragment = unified().use(rehypeParse, { fragment: true });
 
 function cleanBlock(block: Block): Block | null {
   const marks = tidyMarks(
@@ -25,7 +22,7 @@ function cleanBlock(block: Block): Block | null {
     clean.image = { ...image, src, ...(link && safeHref(link) !== null ? { link } : {}) };
   }
   if (block.html !== undefined) {
-    const tree = sanitize(fragment.parse(block.html), keptSchema) as Root;
+    const tree = sanitize(parsePiece(block.html), keptSchema) as Root;
     const embeds: string[] = [];
     findElement(tree, (el) => {
       const src = attribute(el, 'src');

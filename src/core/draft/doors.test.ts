@@ -1,5 +1,3 @@
-import rehypeParse from 'rehype-parse';
-import { unified } from 'unified';
 import { describe, expect, it } from 'vitest';
 import { ATTACKS } from './attacks.test-data.ts';
 import { findElement } from './hast-reading.ts';
@@ -13,14 +11,13 @@ import {
   writeHtmlPage,
   writeMarkdown,
 } from './index.ts';
+import { parsePiece } from './parse-html.ts';
 import { safeSrc } from './sanitise.ts';
-
-const fromHtml = unified().use(rehypeParse, { fragment: true });
 
 /** Elements of an output, and attributes with their values, that a browser would run. */
 function running(html: string): string[] {
   const found: string[] = [];
-  findElement(fromHtml.parse(html), (el) => {
+  findElement(parsePiece(html), (el) => {
     if (/^(?:script|object|embed|form|base|template|noscript|svg|math)$/.test(el.tagName))
       found.push(el.tagName);
     for (const [name, value] of Object.entries(el.properties)) {

@@ -18,14 +18,16 @@ export interface EditorNode {
   marks?: { type: string; attrs?: Record<string, unknown> }[];
 }
 
-const LEAVES: Record<string, Block['kind']> = {
-  paragraph: 'paragraph',
-  heading: 'heading',
-  codeBlock: 'code',
-  horizontalRule: 'divider',
-  figure: 'image',
-  kept: 'kept',
-};
+const LEAVES: ReadonlyMap<string, Block['kind']> = new Map<string, Block['kind']>(
+  Object.entries({
+    paragraph: 'paragraph',
+    heading: 'heading',
+    codeBlock: 'code',
+    horizontalRule: 'divider',
+    figure: 'image',
+    kept: 'kept',
+  }),
+);
 
 const MARKS: Mark['type'][] = [
   'bold',
@@ -52,7 +54,7 @@ export function readEditorTree<T>(root: T, access: TreeAccess<T>): Draft {
   const blocks: Block[] = [];
   const walk = (node: T, path: Container[], place: string): void => {
     const type = access.type(node);
-    if (type in LEAVES) {
+    if (LEAVES.has(type)) {
       blocks.push(access.leaf(node, path, place));
       return;
     }
@@ -68,7 +70,7 @@ export function readEditorTree<T>(root: T, access: TreeAccess<T>): Draft {
 
 function firstLeafId<T>(node: T, access: TreeAccess<T>): string {
   let at = node;
-  while (!(access.type(at) in LEAVES)) {
+  while (!LEAVES.has(access.type(at))) {
     const [first] = access.children(at);
     if (first === undefined) return '';
     at = first;
@@ -104,7 +106,7 @@ export function blockOfLeaf(node: EditorNode, path: Container[]): Block {
   const attrs = node.attrs ?? {};
   const block: Block = {
     id: String(attrs['blockId'] ?? ''),
-    kind: LEAVES[node.type],
+    kind: LEAVES.get(node.type)!,
     path,
     text: '',
     marks: [],
@@ -162,7 +164,7 @@ export function readEditor(doc: EditorNode, nextId: NextId): Draft {
 }
 
 function withIds(node: EditorNode, nextId: NextId): EditorNode {
-  if (node.type in LEAVES)
+  if (LEAVES.has(node.type))
     return node.attrs?.['blockId'] ? node : { ...node, attrs: { ...node.attrs, blockId: nextId() } };
   return node.content ? { ...node, content: node.content.map((child) => withIds(child, nextId)) } : node;
 }

@@ -1,12 +1,9 @@
 import type { Element, Root, RootContent } from 'hast';
-import rehypeParse from 'rehype-parse';
-import { unified } from 'unified';
 import { countingIds, type NextId } from './draft.ts';
 import { attribute, classNames, findElement, textOf } from './hast-reading.ts';
+import { parsePage } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
 import { documentFromTree } from './read-html.ts';
-
-const parser = unified().use(rehypeParse);
 
 /** Names of classes and ids by which publishers mark what is not the article. */
 const FURNITURE =
@@ -113,7 +110,7 @@ function articleOf(body: Element): Element {
  * text. Title, description and dates come from the head as for any page. Any input gives a document.
  */
 export function readArticle(html: string, nextId: NextId = countingIds()): PostDocument {
-  const tree = parser.parse(html) as Root;
+  const tree = parsePage(html);
   const body = findElement(tree, (el) => el.tagName === 'body');
   if (!body) return documentFromTree(tree, nextId);
   const clean = pruned(body, weigh(body).text);

@@ -54,7 +54,12 @@ const LEFT_OUT: [pattern: RegExp, name: string][] = [
   [/w:object|v:shape|c:chart/, 'drawings and embedded objects'],
 ];
 
-const ENDINGS: Record<string, string> = { 'image/jpeg': 'jpg', 'image/svg+xml': 'svg' };
+const ENDINGS: ReadonlyMap<string, string> = new Map(
+  Object.entries({
+    'image/jpeg': 'jpg',
+    'image/svg+xml': 'svg',
+  }),
+);
 
 /**
  * Reads a .docx file: headings, paragraphs, lists, tables, links, quotes, and pictures with their alternative text.
@@ -76,7 +81,7 @@ export async function readDocx(bytes: Uint8Array, nextId: NextId = countingIds()
   const { default: mammoth } = await import('mammoth');
   const convertImage = mammoth.images.imgElement(async (image) => {
     const type = image.contentType;
-    const src = `media/picture-${pictures.size + 1}.${ENDINGS[type] ?? type.split('/')[1] ?? 'png'}`;
+    const src = `media/picture-${pictures.size + 1}.${ENDINGS.get(type) ?? type.split('/')[1] ?? 'png'}`;
     pictures.set(src, new Uint8Array(await image.readAsArrayBuffer()));
     return { src };
   });

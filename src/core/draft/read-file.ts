@@ -10,22 +10,24 @@ import { UnreadableFile } from './unreadable.ts';
 /** Formats that a post can be read from. */
 export type FileFormat = 'html' | 'markdown' | 'text' | 'docx';
 
-const EXTENSIONS: Record<string, FileFormat> = {
-  html: 'html',
-  htm: 'html',
-  xhtml: 'html',
-  md: 'markdown',
-  markdown: 'markdown',
-  mdown: 'markdown',
-  mkd: 'markdown',
-  txt: 'text',
-  text: 'text',
-  docx: 'docx',
-};
+const EXTENSIONS: ReadonlyMap<string, FileFormat> = new Map<string, FileFormat>(
+  Object.entries({
+    html: 'html',
+    htm: 'html',
+    xhtml: 'html',
+    md: 'markdown',
+    markdown: 'markdown',
+    mdown: 'markdown',
+    mkd: 'markdown',
+    txt: 'text',
+    text: 'text',
+    docx: 'docx',
+  }),
+);
 
 /** The format that a file's name tells, or null. */
 export const formatOfName = (name: string): FileFormat | null =>
-  EXTENSIONS[/\.([a-z]+)$/i.exec(name)?.[1].toLowerCase() ?? ''] ?? null;
+  EXTENSIONS.get(/\.([a-z]+)$/i.exec(name)?.[1].toLowerCase() ?? '') ?? null;
 
 /** A post as read from a file. */
 export interface ReadPost extends PostDocument {

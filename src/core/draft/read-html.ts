@@ -1,16 +1,13 @@
 import type { Element, ElementContent, Root, RootContent } from 'hast';
 import { sanitize } from 'hast-util-sanitize';
 import { toHtml } from 'hast-util-to-html';
-import rehypeParse from 'rehype-parse';
-import { unified } from 'unified';
 import { BlockCollector } from './block-collector.ts';
 import { countingIds, type Draft, type NextId } from './draft.ts';
 import { attribute, childElements, findElement, textOf } from './hast-reading.ts';
 import { collapse, headFields } from './head-fields.ts';
+import { parsePage } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
 import { keptSchema } from './sanitise.ts';
-
-const parser = unified().use(rehypeParse);
 
 /** Page furniture by element: no part of a post's text outside an article; navigation nowhere. */
 const FURNITURE = new Set(['header', 'footer', 'aside']);
@@ -41,10 +38,10 @@ const KEPT = new Set(['iframe', 'video', 'audio']);
 /**
  * Reads HTML, a whole page or a piece of one. Of a page, the article (else main, else body) is the body and its
  * furniture is left out; title, meta description, canonical address and language are taken from the head.
- * Any input gives a document; markup that could run is dropped.
+ * Any input gives a document, but for markup nested beyond measure (throws `UnreadableFile`); what could run is dropped.
  */
 export function readHtml(html: string, nextId: NextId = countingIds()): PostDocument {
-  return documentFromTree(parser.parse(html) as Root, nextId);
+  return documentFromTree(parsePage(html), nextId);
 }
 
 /** The document of a parsed page or fragment. */
@@ -85,27 +82,28 @@ const BLOCKS = new Set(
   ),
 );
 
-const INLINE_MARKS: Record<
-  string,
-  'bold' | 'italic' | 'underline' | 'strike' | 'code' | 'superscript' | 'subscript'
-> = {
-  b: 'bold',
-  strong: 'bold',
-  i: 'italic',
-  em: 'italic',
-  cite: 'italic',
-  u: 'underline',
-  ins: 'underline',
-  s: 'strike',
-  strike: 'strike',
-  del: 'strike',
-  code: 'code',
-  kbd: 'code',
-  samp: 'code',
-  tt: 'code',
-  sup: 'superscript',
-  sub: 'subscript',
-};
+type InlineMark = 'bold' | 'italic' | 'underline' | 'strike' | 'code' | 'superscript' | 'subscript';
+
+const INLINE_MARKS: ReadonlyMap<string, InlineMark> = new Map<string, InlineMark>(
+  Object.entries({
+    b: 'bold',
+    strong: 'bold',
+    i: 'italic',
+    em: 'italic',
+    cite: 'italic',
+    u: 'underline',
+    ins: 'underline',
+    s: 'strike',
+    strike: 'strike',
+    del: 'strike',
+    code: 'code',
+    kbd: 'code',
+    samp: 'code',
+    tt: 'code',
+    sup: 'superscript',
+    sub: 'subscript',
+  }),
+);
 
 function isFurniture(el: Element, outsideArticle: boolean): boolean {
   const role = attribute(el, 'role') ?? '';
@@ -150,7 +148,7 @@ function element(el: Element, out: BlockCollector, drop: boolean): void {
   if (tag === 'li') return out.container((key) => ({ type: 'item', key }), inner);
   if (tag === 'table') return table(el, out, drop);
   if (tag === 'a') return out.link(attribute(el, 'href'), attribute(el, 'title'), inner);
-  const mark = INLINE_MARKS[tag];
+  const mark = INLINE_MARKS.get(tag);
   // Word processors wrap a whole paste in a bold element that is told not to be bold.
   if (mark && !/font-weight:\s*(?:normal|400)/.test(attribute(el, 'style') ?? ''))
     return out.mark(mark, inner);

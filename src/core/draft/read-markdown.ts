@@ -1,5 +1,5 @@
 import type { Root as HastRoot } from 'hast';
-import { raw } from 'hast-util-raw';
+import { toHtml } from 'hast-util-to-html';
 import type { Nodes, Root } from 'mdast';
 import { fromMarkdown } from 'mdast-util-from-markdown';
 import { gfmFromMarkdown } from 'mdast-util-gfm';
@@ -7,6 +7,8 @@ import { toHast } from 'mdast-util-to-hast';
 import { gfm } from 'micromark-extension-gfm';
 import { countingIds, type NextId } from './draft.ts';
 import { splitFrontMatter } from './front-matter.ts';
+import { checkMarkdown } from './markdown-limits.ts';
+import { parsePiece } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
 import { documentFromTree } from './read-html.ts';
 
@@ -16,17 +18,19 @@ const mdastExtensions = gfmFromMarkdown().map((extension) => ({ ...extension, tr
 /**
  * Reads Markdown (GitHub-flavoured) with YAML front matter. HTML inside it is read as HTML.
  * `problem` says in words why front matter was left out. A picture without alternative text has none given:
- * a decorative one is written as a figure.
+ * a decorative one is written as a figure. Throws `UnreadableFile` where its markup is beyond measure.
  */
 export function readMarkdown(
   text: string,
   nextId: NextId = countingIds(),
 ): PostDocument & { problem: string | null } {
   const { fields, body, problem } = splitFrontMatter(text);
+  checkMarkdown(body);
   const tree = fromMarkdown(body, { extensions: [gfm()], mdastExtensions });
   const hasHtml = prepare(tree);
-  let hast = toHast(tree, { allowDangerousHtml: true }) as HastRoot;
-  if (hasHtml) hast = raw(hast) as HastRoot;
+  const plain = toHast(tree, { allowDangerousHtml: true }) as HastRoot;
+  // HTML inside of Markdown may begin in one place and end in another: all of it is read as one page.
+  const hast = hasHtml ? parsePiece(toHtml(plain, { allowDangerousHtml: true })) : plain;
   const read = documentFromTree(hast, nextId);
   return { fields: { ...fields, title: fields.title || read.fields.title }, draft: read.draft, problem };
 }
@@ -41,7 +45,8 @@ function prepare(tree: Root): boolean {
     if ((node.type === 'image' || node.type === 'imageReference') && !node.alt) {
       node.data = { ...node.data, hProperties: { alt: null } as never };
     }
-    if ('children' in node) stack.push(...(node.children as Nodes[]));
+    // One by one: a document may have more children than a call may have arguments.
+    if ('children' in node) for (const child of node.children) stack.push(child);
   }
   return hasHtml;
 }

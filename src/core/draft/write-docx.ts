@@ -13,7 +13,10 @@ const TEXT_WIDTH = 600;
 /** Deepest level that a word processor's list has. */
 const LAST_LEVEL = 8;
 
-const TYPES: Record<string, 'jpg' | 'png' | 'gif'> = { jpg: 'jpg', jpeg: 'jpg', png: 'png', gif: 'gif' };
+type DocxPicture = 'jpg' | 'png' | 'gif';
+const TYPES: ReadonlyMap<string, DocxPicture> = new Map<string, DocxPicture>(
+  Object.entries({ jpg: 'jpg', jpeg: 'jpg', png: 'png', gif: 'gif' }),
+);
 
 /** Writes one draft; lists are numbered anew in each. */
 class Writer {
@@ -129,7 +132,7 @@ class Writer {
     if (!data) return null;
     try {
       const { width, height, type: kind } = imageSize(data);
-      const type = TYPES[kind ?? ''];
+      const type = TYPES.get(kind ?? '');
       if (!type) return null;
       const to = Math.min(shown ?? width, width, TEXT_WIDTH);
       const transformation = { width: to, height: Math.round((to * height) / width) };

@@ -1,13 +1,10 @@
 import type { Element, ElementContent, Root } from 'hast';
 import { toHtml } from 'hast-util-to-html';
-import rehypeParse from 'rehype-parse';
-import { unified } from 'unified';
 import type { Block, Draft, Mark } from './draft.ts';
 import { faqData, faqEntries } from './faq.ts';
 import { type Inline, inlineTree, type Nested, nest } from './nest.ts';
+import { parsePiece } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
-
-const fragment = unified().use(rehypeParse, { fragment: true });
 
 const el = (tagName: string, properties: Element['properties'], children: ElementContent[]): Element => ({
   type: 'element',
@@ -52,7 +49,7 @@ function blockNode(block: Block): ElementContent[] {
   if (block.kind === 'heading') return [el(`h${block.level ?? 2}`, {}, inline())];
   if (block.kind === 'divider') return [el('hr', {}, [])];
   if (block.kind === 'image') return [pictureNode(block)];
-  if (block.kind === 'kept') return (fragment.parse(block.html ?? '') as Root).children as ElementContent[];
+  if (block.kind === 'kept') return parsePiece(block.html ?? '').children as ElementContent[];
   if (block.kind === 'code') {
     const classes = block.language ? { className: [`language-${block.language}`] } : {};
     return [el('pre', {}, [el('code', classes, [textNode(`${block.text}\n`)])])];

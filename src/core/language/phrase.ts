@@ -5,12 +5,14 @@ import type { Vocabulary } from './vocabulary.ts';
 /** Which way a function word points: a phrase with one may not be turned round. */
 export type Direction = 'none' | 'towards' | 'from';
 
-const DIRECTIONS: Record<string, Direction> = {
-  to: 'towards',
-  into: 'towards',
-  for: 'towards',
-  from: 'from',
-};
+const DIRECTIONS: ReadonlyMap<string, Direction> = new Map<string, Direction>(
+  Object.entries({
+    to: 'towards',
+    into: 'towards',
+    for: 'towards',
+    from: 'from',
+  }),
+);
 
 /** One word of a phrase that a text must hold. */
 export interface Slot {
@@ -41,7 +43,7 @@ export interface Phrase {
 }
 
 /** The direction that a function word (folded) gives. */
-export const directionOf = (form: string): Direction => DIRECTIONS[form] ?? 'none';
+export const directionOf = (form: string): Direction => DIRECTIONS.get(form) ?? 'none';
 
 const UNSPACED =
   /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u;

@@ -1,14 +1,16 @@
 import { isFunctionWord, normalForm, plainWords, stem } from '../language/index.ts';
 
 /** Words that are spelled one way here and another way there; phrases with either ask for the same. */
-const SAME: Record<string, string> = {
-  tire: 'tyre',
-  bicycl: 'bike',
-  cycl: 'bike',
-  bike: 'bike',
-  hire: 'rent',
-  rental: 'rent',
-};
+const SAME: ReadonlyMap<string, string> = new Map(
+  Object.entries({
+    tire: 'tyre',
+    bicycl: 'bike',
+    cycl: 'bike',
+    bike: 'bike',
+    hire: 'rent',
+    rental: 'rent',
+  }),
+);
 
 const known = new Map<string, string>();
 
@@ -17,7 +19,7 @@ export function researchStem(word: string): string {
   let found = known.get(word);
   if (found === undefined) {
     const plain = stem(normalForm(word));
-    found = SAME[plain] ?? plain;
+    found = SAME.get(plain) ?? plain;
     // A session meets some ten thousand words; the bound keeps a hostile import from filling memory.
     if (known.size < 200_000) known.set(word, found);
   }

@@ -20,30 +20,32 @@ const COVERED = 0.62;
 const ABROAD = 0.8;
 
 /** Words by which people mean the same here, by their stems. */
-const SAME: Record<string, string> = {
-  punctur: 'flat',
-  mend: 'fix',
-  repair: 'fix',
-  coastal: 'coast',
-  children: 'child',
-  kid: 'child',
-  famili: 'child',
-  servic: 'maintain',
-  mainten: 'maintain',
-  check: 'maintain',
-  checklist: 'list',
-  bag: 'pannier',
-  trip: 'tour',
-  holiday: 'tour',
-  cyclist: 'bike',
-  wheel: 'bike',
-  cheap: 'price',
-  cost: 'price',
-};
+const SAME: ReadonlyMap<string, string> = new Map(
+  Object.entries({
+    punctur: 'flat',
+    mend: 'fix',
+    repair: 'fix',
+    coastal: 'coast',
+    children: 'child',
+    kid: 'child',
+    famili: 'child',
+    servic: 'maintain',
+    mainten: 'maintain',
+    check: 'maintain',
+    checklist: 'list',
+    bag: 'pannier',
+    trip: 'tour',
+    holiday: 'tour',
+    cyclist: 'bike',
+    wheel: 'bike',
+    cheap: 'price',
+    cost: 'price',
+  }),
+);
 
 const termOf = (word: string): string => {
   const stem = researchStem(word.toLowerCase());
-  return SAME[stem] ?? stem;
+  return SAME.get(stem) ?? stem;
 };
 
 /** A full-text index over the sections of all pages. */
@@ -88,7 +90,7 @@ export class PageIndex {
    * counts by the square of the share of the query that it covers, and not at all below 0.62.
    */
   find(query: string, region: string, limit: number): WorldPage[] {
-    const terms = [...new Set(phraseStems(query).map((stem) => SAME[stem] ?? stem))];
+    const terms = [...new Set(phraseStems(query).map((stem) => SAME.get(stem) ?? stem))];
     const all = terms.reduce((sum, term) => sum + this.weightOf(term), 0);
     if (terms.length === 0) return [];
     const byPage = new Map<number, number[]>();

@@ -23,7 +23,7 @@ export class World {
 
   /** Every phrase with its figures in a region; an unknown region has none. */
   keywords(region: string): Keyword[] {
-    const packed = this.data.keywords[region];
+    const packed = Object.hasOwn(this.data.keywords, region) ? this.data.keywords[region] : undefined;
     if (!packed) return [];
     let keywords = this.byRegion.get(region);
     if (!keywords) {
@@ -41,8 +41,10 @@ export class World {
 
   /** Questions related to seeds in a region. */
   questions(seeds: readonly string[], region: string): Question[] {
+    const volumeOf = (volumes: Record<string, number | null>) =>
+      Object.hasOwn(volumes, region) ? volumes[region] : null;
     const pool = this.data.questions.filter(
-      ({ place, volumes }) => place === 'forum' || (volumes[region] ?? 0) > 0,
+      ({ place, volumes }) => place === 'forum' || (volumeOf(volumes) ?? 0) > 0,
     );
     return relatedPhrases(
       seeds,
@@ -50,7 +52,7 @@ export class World {
     ).map(({ index }) => ({
       text: pool[index].text,
       place: pool[index].place,
-      volume: pool[index].volumes[region] ?? null,
+      volume: volumeOf(pool[index].volumes),
     }));
   }
 

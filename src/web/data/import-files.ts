@@ -4,20 +4,22 @@ export interface ImportFile {
   file: Blob;
 }
 
-const PICTURES: Record<string, string> = {
-  png: 'image/png',
-  jpg: 'image/jpeg',
-  jpeg: 'image/jpeg',
-  gif: 'image/gif',
-  webp: 'image/webp',
-  avif: 'image/avif',
-};
+const PICTURES: ReadonlyMap<string, string> = new Map(
+  Object.entries({
+    png: 'image/png',
+    jpg: 'image/jpeg',
+    jpeg: 'image/jpeg',
+    gif: 'image/gif',
+    webp: 'image/webp',
+    avif: 'image/avif',
+  }),
+);
 const READABLE = /\.(?:md|markdown|mdown|mkd|html?|xhtml|txt|text|docx|xml|rss|atom|csv|tsv)$/i;
 const ASSETS = /\.(?:css|js|mjs|map|woff2?|ttf|otf|svg|ico|webmanifest)$/i;
 
 /** The type of a picture by its file name; null for other files. */
 export const pictureType = (path: string): string | null =>
-  PICTURES[/\.([a-z0-9]+)$/i.exec(path)?.[1].toLowerCase() ?? ''] ?? null;
+  PICTURES.get(/\.([a-z0-9]+)$/i.exec(path)?.[1].toLowerCase() ?? '') ?? null;
 
 /** What a file is good for. */
 export type ImportRole = 'text' | 'picture' | 'site' | 'zip' | 'asset' | 'other';

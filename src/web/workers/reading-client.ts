@@ -2,8 +2,8 @@ import { type Remote, wrap } from 'comlink';
 import type { Incoming } from '../../core/formats/index.ts';
 import type { ReadingApi } from './reading-worker.ts';
 
-/** Milliseconds after which reading one file is given up. */
-const LONGEST = 20_000;
+/** Milliseconds after which reading one file is given up: a last resort, since work is bounded by what a file holds. */
+const LAST_RESORT = 60_000;
 
 /**
  * Reads files in a worker of its own. A file that takes too long, or brings the worker down, costs that file alone:
@@ -36,8 +36,11 @@ export class ReadingClient {
         reject(new Error(reason));
       };
       const timer = setTimeout(
-        () => fail('cannot be read: it takes longer than any post should. Save a simpler version of it.'),
-        LONGEST,
+        () =>
+          fail(
+            `cannot be read: it took longer than ${LAST_RESORT / 1000} seconds. This machine may be busy: try again, or split the file.`,
+          ),
+        LAST_RESORT,
       );
       if (!this.worker) {
         this.worker = new Worker(new URL('./reading-worker.ts', import.meta.url), { type: 'module' });

@@ -1,0 +1,54 @@
+import { UnreadableFile } from './unreadable.ts';
+
+/** Quotes and lists within one another, on one line. */
+const MAX_CONTAINERS = 100;
+/**
+ * A reader of Markdown pairs the marks of a paragraph (`*`, `_`, `[`, `](`) with one another, so its work grows with
+ * the square of their number. So many steps are about a second; a post has some thousands.
+ */
+const MAX_STEPS = 25_000_000;
+
+const CONTAINER = /^(?:[ \t]*(?:>|[-+*](?=[ \t])|\d{1,9}[.)](?=[ \t])))+/;
+/** A line that begins a list item or a definition of an address: what stands before it is not paired with it. */
+const BEGINS_ANEW = /^[ \t]*(?:>[ \t]?)*(?:(?:[-+*]|\d{1,9}[.)])[ \t]|\[[^\]]+\]:)/;
+const TABLE_RULE = /^[ \t]*\|?[ \t]*:?-+:?[ \t]*(?:\|[ \t]*:?-+:?[ \t]*)*\|?[ \t]*$/;
+
+/**
+ * Refuses Markdown whose reading would take work out of all proportion, by what stands in it and never by a clock.
+ * Throws {@link UnreadableFile} with the line at fault.
+ */
+export function checkMarkdown(text: string): void {
+  let [steps, marks, begun, inTable] = [0, 0, 1, false];
+  let worst = { marks: 0, line: 1 };
+  const endChunk = (next: number) => {
+    steps += marks * marks;
+    if (marks > worst.marks) worst = { marks, line: begun };
+    if (steps > MAX_STEPS)
+      throw new UnreadableFile(
+        `cannot be read: the paragraph at line ${worst.line} holds ${worst.marks.toLocaleString('en')} marks such as * _ and [, more than can be paired. Split it.`,
+      );
+    marks = 0;
+    begun = next;
+  };
+  let at = 0;
+  for (let line = 1; at <= text.length; line++) {
+    const end = text.indexOf('\n', at);
+    const words = text.slice(at, end === -1 ? text.length : end);
+    at = end === -1 ? text.length + 1 : end + 1;
+    const containers = CONTAINER.exec(words)?.[0].match(/>|[-+*]|\d+[.)]/g)?.length ?? 0;
+    if (containers > MAX_CONTAINERS)
+      throw new UnreadableFile(
+        `cannot be read: its markup is nested too deeply (line ${line} stands in ${containers} quotes and lists; ${MAX_CONTAINERS} are the most). Save a simpler version of it.`,
+      );
+    if (words.trim() === '') {
+      endChunk(line + 1);
+      inTable = false;
+      continue;
+    }
+    // Cells of a table are paired row by row.
+    if (inTable || BEGINS_ANEW.test(words)) endChunk(line);
+    if (words.includes('|') && TABLE_RULE.test(words)) inTable = true;
+    marks += words.match(/[*_]+|\[|\]\(/g)?.length ?? 0;
+  }
+  endChunk(0);
+}
