@@ -13,6 +13,9 @@ export default defineConfig({
   workers: 2,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
+    // A press that cannot be made says so, instead of waiting for the whole test to hang.
+    actionTimeout: 60_000,
+    navigationTimeout: 90_000,
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     // What a test does to requests must reach them; the one about work without the server lets it in.

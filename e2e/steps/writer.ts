@@ -23,6 +23,14 @@ export async function openPost(page: Page, title: string | RegExp): Promise<void
   await expect(scoreOf(page)).toHaveText(/\d/);
 }
 
+/** Begins a new post and goes to its sheet. */
+export async function newPost(page: Page): Promise<void> {
+  await page.goto('/posts');
+  await page.getByRole('button', { name: 'New post' }).click();
+  await goTo(page, 'Write');
+  await expect(page.getByRole('textbox', { name: 'Draft' })).toBeVisible();
+}
+
 /** Goes to a step of the post in hand. */
 export const goTo = (page: Page, step: string): Promise<void> =>
   page.getByRole('navigation', { name: 'Trail' }).getByRole('link', { name: step }).click();

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { type Command, commandsAtHand, isPressed } from '../state/commands.ts';
+import { type Command, commandFor } from '../state/commands.ts';
 import { themeChosen } from '../state/preferences.ts';
 import { saveBackup } from '../state/save-backup.ts';
 import { useAppDispatch } from '../state/store.ts';
@@ -10,10 +10,6 @@ const CommandPalette = lazy(async () => ({
   default: (await import('./command-palette.tsx')).CommandPalette,
 }));
 const ShortcutList = lazy(async () => ({ default: (await import('./command-palette.tsx')).ShortcutList }));
-
-const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement &&
-  (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 /** The palette, the list of shortcuts, and the keys that lead to every command. */
 export function Commands() {
@@ -48,9 +44,8 @@ export function Commands() {
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
       if (event.defaultPrevented) return;
-      const command = commandsAtHand().findLast(({ keys }) => keys && isPressed(keys, event));
-      // A lone character belongs to the field in which it is typed.
-      if (!command || (!/Mod|Alt/.test(command.keys ?? '') && isTyping(event.target))) return;
+      const command = commandFor(event);
+      if (!command) return;
       event.preventDefault();
       command.run();
     };

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { commandsAtHand, isPressed, keysInWords, offerCommands } from './commands.ts';
+import { commandFor, commandsAtHand, isPressed, keysInWords, offerCommands } from './commands.ts';
 
 const on = (platform: string) => vi.stubGlobal('navigator', { platform });
 const press = (key: string, given: Partial<KeyboardEvent> = {}) =>
@@ -45,5 +45,19 @@ describe('commands at hand', () => {
     expect(commandsAtHand().map(({ id }) => id)).toEqual(['a', 'b']);
     stop();
     expect(commandsAtHand().map(({ id }) => id)).toEqual(['b']);
+  });
+});
+
+describe('the command that a key asks for', () => {
+  const offer = (keys: string) => offerCommands([{ id: keys, name: keys, group: 'G', keys, run: () => {} }]);
+  it('is the latest that was offered, and none while a character is composed', () => {
+    on('Linux');
+    const stops = [offer('Mod+Shift+S'), offer('?')];
+    const pressed = press('S', { ctrlKey: true, shiftKey: true });
+    expect(commandFor(pressed)?.id).toBe('Mod+Shift+S');
+    expect(commandFor({ ...pressed, isComposing: true })).toBeNull();
+    expect(commandFor(press('s', { ctrlKey: true }))).toBeNull();
+    for (const stop of stops) stop();
+    expect(commandFor(pressed)).toBeNull();
   });
 });

@@ -29,6 +29,21 @@ export function offerCommands(commands: readonly Command[]): () => void {
 /** Every command that can be given just now; the latest offered first under the same id. */
 export const commandsAtHand = (): readonly Command[] => all;
 
+/**
+ * The command that a key press asks for, the latest offered first; null where it asks for none. Without Ctrl, command
+ * key or Alt a key belongs to the field in which it is typed, and what composes a character is no key press yet.
+ */
+export function commandFor(event: KeyboardEvent): Command | null {
+  if (event.isComposing) return null;
+  const command = all.findLast(({ keys }) => keys && isPressed(keys, event));
+  if (!command || (!/Mod|Alt/.test(command.keys ?? '') && isTyping(event.target))) return null;
+  return command;
+}
+
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
 const isMac = () => /Mac|iPhone|iPad/.test(navigator.platform);
 
 /** Keys as they are named on this machine. */

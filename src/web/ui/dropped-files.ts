@@ -28,10 +28,10 @@ async function below(entry: FileSystemEntry): Promise<PathFile[]> {
 /** Files and whole folders that were dropped. To be called while the drop is handled. */
 export async function droppedFiles(data: DataTransfer): Promise<PathFile[]> {
   const entries = [...data.items].flatMap((item) => item.webkitGetAsEntry?.() ?? []);
-  if (entries.length === 0) return chosenFiles(data.files);
+  if (entries.length === 0) return chosenFiles([...data.files]);
   return (await Promise.all(entries.map(below))).flat();
 }
 
 /** Files of a file field; of a chosen folder with their paths. */
-export const chosenFiles = (files: FileList | null): PathFile[] =>
-  [...(files ?? [])].map((file) => ({ path: file.webkitRelativePath || file.name, file }));
+export const chosenFiles = (files: readonly File[]): PathFile[] =>
+  files.map((file) => ({ path: file.webkitRelativePath || file.name, file }));

@@ -14,3 +14,7 @@ export const many = (count: number, one: string, more = `${one}s`): string =>
 
 /** A share of 0-1 as per cent. */
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** Things one after the other, as in a sentence: "a title, a slug and a text". */
+export const listInWords = (things: readonly string[]): string =>
+  things.length < 2 ? (things[0] ?? '') : `${things.slice(0, -1).join(', ')} and ${things.at(-1)}`;

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { FileUp, FolderUp } from 'lucide-react';
-import { type DragEvent, useId, useRef, useState } from 'react';
+import { type DragEvent, useId, useState } from 'react';
 import type { WhenKnown } from '../../data/import-post.ts';
 import { currentSite } from '../../data/sites.ts';
 import { importForgotten } from '../../state/import-run.ts';
@@ -9,6 +9,7 @@ import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { chosenFiles, droppedFiles, type PathFile } from '../../ui/dropped-files.ts';
 import { ChoiceField } from '../../ui/field.tsx';
+import { FileButton } from '../../ui/file-button.tsx';
 import { Account } from './account.tsx';
 
 /** Import: files, folders, zips, feeds, sitemaps and lists of addresses in; an account of what became of each. */
@@ -18,8 +19,6 @@ export function Import() {
   const dispatch = useAppDispatch();
   const [whenKnown, setWhenKnown] = useState<WhenKnown>('leave');
   const [over, setOver] = useState(false);
-  const fileField = useRef<HTMLInputElement>(null);
-  const folderField = useRef<HTMLInputElement>(null);
   if (!site) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
   const bring = (files: readonly PathFile[]) => {
     if (files.length) void importFiles(site, files, whenKnown);
@@ -50,33 +49,19 @@ export function Import() {
               className={`mb-5 flex flex-wrap items-center gap-x-4 gap-y-3 rounded-md border border-dashed px-6 py-9 ${over ? 'border-marram bg-sheet' : 'border-soft/60'}`}
             >
               <p className="mr-auto font-serif text-lg">Drop files or a folder here</p>
-              <input
-                ref={fileField}
-                type="file"
+              <FileButton
+                look="main"
+                label="Files to import"
                 multiple
-                aria-label="Files to import"
-                className="sr-only"
-                tabIndex={-1}
-                onChange={(event) => bring(chosenFiles(event.target.files))}
-              />
-              <input
-                ref={folderField}
-                type="file"
-                // @ts-expect-error every browser knows it, the types do not
-                webkitdirectory=""
-                aria-label="Folder to import"
-                className="sr-only"
-                tabIndex={-1}
-                onChange={(event) => bring(chosenFiles(event.target.files))}
-              />
-              <Button look="main" onClick={() => fileField.current?.click()}>
+                onFiles={(files) => bring(chosenFiles(files))}
+              >
                 <FileUp size={16} aria-hidden />
                 Choose files
-              </Button>
-              <Button onClick={() => folderField.current?.click()}>
+              </FileButton>
+              <FileButton label="Folder to import" folder onFiles={(files) => bring(chosenFiles(files))}>
                 <FolderUp size={16} aria-hidden />
                 Choose a folder
-              </Button>
+              </FileButton>
             </div>
             <div className="grid grid-cols-[1fr_1fr] gap-8 max-[900px]:grid-cols-1">
               <ChoiceField<WhenKnown>

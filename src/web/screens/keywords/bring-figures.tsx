@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import { decodeText } from '../../../core/draft/index.ts';
 import {
@@ -12,6 +12,7 @@ import { storageProblem } from '../../data/storage.ts';
 import { Button } from '../../ui/button.tsx';
 import { TextField } from '../../ui/field.tsx';
 import { many } from '../../ui/figures.ts';
+import { FileButton } from '../../ui/file-button.tsx';
 import type { ImportResult } from '../../workers/research.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 import { ImportAccount } from './import-account.tsx';
@@ -57,9 +58,7 @@ export function BringFigures({
   const [problem, setProblem] = useState('');
   const [list, setList] = useState('');
   const [result, setResult] = useState<ImportResult | null>(null);
-  const input = useRef<HTMLInputElement>(null);
-  const choose = async (file: File | undefined) => {
-    if (!file) return;
+  const choose = async (file: File) => {
     setResult(null);
     const read = await tableOf(file);
     if (typeof read === 'string') {
@@ -131,21 +130,14 @@ export function BringFigures({
               Any delimiter and encoding; you see and adjust the columns before anything is read. Drop the
               file here, or choose it.
             </p>
-            <input
-              ref={input}
-              type="file"
+            <FileButton
+              look="main"
+              label="File with figures"
               accept=".csv,.tsv,.txt,text/csv"
-              className="sr-only"
-              aria-label="File with figures"
-              tabIndex={-1}
-              onChange={(event) => {
-                void choose(event.target.files?.[0]);
-                event.target.value = '';
-              }}
-            />
-            <Button look="main" onClick={() => input.current?.click()}>
+              onFiles={([file]) => void choose(file)}
+            >
               Choose a file
-            </Button>
+            </FileButton>
           </div>
           <div>
             <TextField

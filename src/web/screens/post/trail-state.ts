@@ -1,5 +1,6 @@
 import type { ScoreReport } from '../../../core/criteria/index.ts';
 import type { PostFields } from '../../../core/draft/index.ts';
+import { isForReaders } from '../../../core/site/index.ts';
 
 export const STEPS = ['target', 'study', 'outline', 'write', 'release', 'reuse'] as const;
 export type Step = (typeof STEPS)[number];
@@ -42,7 +43,8 @@ export function trailStates(
     study: study === null ? 'empty' : study.taken >= ENOUGH_PAGES ? 'ready' : 'begun',
     outline: stateOf(Math.max(outlined, inDraft), 2),
     write: words === 0 ? 'empty' : words >= wanted * 0.9 ? 'ready' : 'begun',
-    release: fields.status === 'published' || fields.status === 'scheduled' ? 'ready' : stateOf(listing, 4),
+    release:
+      isForReaders(fields.status) && fields.title && fields.slug && words > 0 ? 'ready' : stateOf(listing, 4),
     reuse: 'empty',
   };
 }

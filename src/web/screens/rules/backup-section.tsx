@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Restored } from '../../data/backup.ts';
 import { snapshot } from '../../data/snapshot.ts';
@@ -7,6 +7,7 @@ import { useAppSelector } from '../../state/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { dayInWords } from '../../ui/day.ts';
 import { ChoiceField } from '../../ui/field.tsx';
+import { FileButton } from '../../ui/file-button.tsx';
 import { jobsWorker } from '../../workers/jobs-client.ts';
 
 type Mode = 'merge' | 'replace';
@@ -24,7 +25,6 @@ export function BackupSection() {
   const [mode, setMode] = useState<Mode>('merge');
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
-  const field = useRef<HTMLInputElement>(null);
   const restore = async (file: File) => {
     setProblem('');
     setBusy(true);
@@ -66,22 +66,14 @@ export function BackupSection() {
             ]}
           />
         </div>
-        <input
-          ref={field}
-          type="file"
+        <FileButton
+          label="Backup to restore"
           accept=".zip"
-          aria-label="Backup to restore"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            const [file] = event.target.files ?? [];
-            event.target.value = '';
-            if (file) void restore(file);
-          }}
-        />
-        <Button disabled={busy} onClick={() => field.current?.click()}>
+          disabled={busy}
+          onFiles={([file]) => void restore(file)}
+        >
           {busy ? 'Restoring...' : 'Choose the file'}
-        </Button>
+        </FileButton>
       </div>
       {problem && (
         <p role="alert" className="mt-3 text-rust">

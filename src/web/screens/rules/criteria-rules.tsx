@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { ArrowLeft } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import {
@@ -18,6 +18,7 @@ import type { SiteRow } from '../../data/database.ts';
 import { changeSite, currentSite } from '../../data/sites.ts';
 import { Button } from '../../ui/button.tsx';
 import { download } from '../../ui/download.ts';
+import { FileButton } from '../../ui/file-button.tsx';
 import { GROUP_NAMES } from '../../ui/ridge.tsx';
 import { ProfileEffectPanel } from './profile-effect-panel.tsx';
 import { changesBetween, formOf, type ProfileForm, profileOf } from './profile-form.ts';
@@ -34,7 +35,6 @@ function ProfileEditor({ site }: { site: SiteRow }) {
   const kept = useMemo(() => formOf(site.profile ?? defaultProfile), [site]);
   const [form, setForm] = useState(kept);
   const [fileProblem, setFileProblem] = useState('');
-  const file = useRef<HTMLInputElement>(null);
   const titles = useMemo(
     () => new Map(criteriaMeanings(defaultProfile.limits).map(({ id, title }) => [id, title])),
     [],
@@ -158,21 +158,14 @@ function ProfileEditor({ site }: { site: SiteRow }) {
             >
               Export as JSON
             </Button>
-            <Button onClick={() => file.current?.click()}>Import</Button>
+            <FileButton
+              label="Profile to import"
+              accept=".json,application/json"
+              onFiles={([given]) => void take(given)}
+            >
+              Import
+            </FileButton>
           </div>
-          <input
-            ref={file}
-            type="file"
-            accept=".json,application/json"
-            aria-label="Profile to import"
-            className="sr-only"
-            tabIndex={-1}
-            onChange={(event) => {
-              const [given] = event.target.files ?? [];
-              event.target.value = '';
-              if (given) void take(given);
-            }}
-          />
           {fileProblem && (
             <p role="alert" className="mt-2 text-rust">
               {fileProblem}

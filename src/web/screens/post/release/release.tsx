@@ -1,4 +1,5 @@
 import { FileCode, FileJson, FileText, FileType2, Printer } from 'lucide-react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import {
@@ -10,7 +11,7 @@ import {
 import { STATUSES, type Status, writeHtmlPage, writeMarkdown } from '../../../../core/draft/index.ts';
 import { scoreReportJson } from '../../../../core/formats/index.ts';
 import { effectiveMetaTitle, slugOf } from '../../../../core/listing/index.ts';
-import { indexedPost, scorePost } from '../../../../core/site/index.ts';
+import { indexedPost, isForReaders, publishingNeeds, scorePost } from '../../../../core/site/index.ts';
 import { readScene } from '../../../data/read-scene.ts';
 import { sceneOf } from '../../../data/scene.ts';
 import { useAppSelector } from '../../../state/store.ts';
@@ -18,6 +19,7 @@ import { Button } from '../../../ui/button.tsx';
 import { download } from '../../../ui/download.ts';
 import { Earned, ToWin } from '../../../ui/earned.tsx';
 import { ChoiceField, TextField } from '../../../ui/field.tsx';
+import { listInWords } from '../../../ui/figures.ts';
 import { GROUP_NAMES, Ridge } from '../../../ui/ridge.tsx';
 import { STATUS_NAMES } from '../../../ui/status-names.ts';
 import { jobsWorker } from '../../../workers/jobs-client.ts';
@@ -32,6 +34,16 @@ export function Release() {
   const { fields, report } = useAppSelector((state) => state.openPost);
   const navigate = useNavigate();
   const leftOver = useLeftOver(session);
+  const [refused, setRefused] = useState('');
+  const setStatus = (status: Status) => {
+    const needs = isForReaders(status) ? publishingNeeds(session.finished) : [];
+    if (needs.length > 0) {
+      setRefused(`It cannot go out yet: it needs ${listInWords(needs)}.`);
+      return;
+    }
+    setRefused('');
+    session.setFields({ status });
+  };
   const name = slugOf(fields.slug || fields.title) || 'untitled';
   const exportReport = async () => {
     const data = await readScene(site.id);
@@ -100,10 +112,15 @@ export function Release() {
             <ChoiceField<Status>
               label="Status"
               value={fields.status}
-              onChange={(status) => session.setFields({ status })}
+              onChange={setStatus}
               options={STATUSES.map((value) => ({ value, name: STATUS_NAMES[value] }))}
             />
           </div>
+          {refused && (
+            <p role="alert" className="order-last w-full text-rust">
+              {refused}
+            </p>
+          )}
           <div role="group" aria-label="Export" className="flex flex-wrap gap-2">
             <Button onClick={() => download(`${name}.md`, writeMarkdown(session.finished), 'text/markdown')}>
               <FileText size={15} aria-hidden />

@@ -1,10 +1,11 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { BroughtPage } from '../../../../core/formats/index.ts';
 import { storageProblem } from '../../../data/storage.ts';
 import { Button } from '../../../ui/button.tsx';
 import { chosenFiles, droppedFiles, type PathFile } from '../../../ui/dropped-files.ts';
 import { TextField } from '../../../ui/field.tsx';
 import { many } from '../../../ui/figures.ts';
+import { FileButton } from '../../../ui/file-button.tsx';
 import { studyWorker } from '../../../workers/study-client.ts';
 
 /** Files beyond this are no pages. */
@@ -34,7 +35,6 @@ export function BringPages({
   const [text, setText] = useState('');
   const [address, setAddress] = useState('');
   const [over, setOver] = useState(false);
-  const input = useRef<HTMLInputElement>(null);
   const bring = async (pages: () => Promise<BroughtPage[]>) => {
     setBusy(true);
     setProblem('');
@@ -81,21 +81,15 @@ export function BringPages({
             Save each result page in your browser (as HTML), and drop the files here: one, many, or a zip. A
             list (.csv or .txt) with addresses and file names among them sets order and addresses.
           </p>
-          <input
-            ref={input}
-            type="file"
+          <FileButton
+            look="main"
+            label="Pages to bring"
             multiple
-            className="sr-only"
-            tabIndex={-1}
-            aria-label="Pages to bring"
-            onChange={(event) => {
-              files(chosenFiles(event.target.files));
-              event.target.value = '';
-            }}
-          />
-          <Button look="main" disabled={busy} onClick={() => input.current?.click()}>
+            disabled={busy}
+            onFiles={(chosen) => files(chosenFiles(chosen))}
+          >
             Choose files
-          </Button>
+          </FileButton>
         </div>
         <div>
           <TextField

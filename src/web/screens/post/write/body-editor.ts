@@ -10,6 +10,7 @@ import {
   readEditorTree,
   writeEditor,
 } from '../../../../core/draft/index.ts';
+import { commandFor } from '../../../state/commands.ts';
 import type { BodyOwner, PostSession } from '../../../state/post-session.ts';
 import { extensions } from './extensions.ts';
 import { type Ask, insertMenu } from './insert-menu.tsx';
@@ -58,6 +59,7 @@ export class BodyEditor implements BodyOwner {
   private placed: { doc: ProseNode; places: Map<string, { node: ProseNode; start: number }> } | null = null;
 
   constructor(session: PostSession) {
+    const pasting = pasteHandlers(session, () => this.editor);
     this.editor = new Editor({
       element: document.createElement('div'),
       extensions: [...extensions, insertMenu((what) => this.ask(what))],
@@ -71,7 +73,12 @@ export class BodyEditor implements BodyOwner {
           'aria-multiline': 'true',
           spellcheck: 'true',
         }),
-        ...pasteHandlers(session, () => this.editor),
+        ...pasting,
+        handleDOMEvents: {
+          ...pasting.handleDOMEvents,
+          // A key that the application has given to one of its own actions is not also the editor's.
+          keydown: (_view, event) => commandFor(event) !== null,
+        },
       },
       onUpdate: () => {
         // The editor adds an empty line behind a closing picture or heading: that is no change of the text.

@@ -1,11 +1,12 @@
 import { ImagePlus } from 'lucide-react';
 import { useRef } from 'react';
-import { addPicture } from '../../../data/pictures.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { TextField } from '../../../ui/field.tsx';
+import { FileInput } from '../../../ui/file-button.tsx';
 import { usePost } from '../post-context.ts';
 import { AltField, PicturePlaceholder } from './picture-fields.tsx';
+import { keptPicture } from './pictures/insert-pictures.ts';
 import { usePicture } from './use-picture.ts';
 
 /** Featured picture and excerpt: what the blog's own lists show. */
@@ -14,8 +15,9 @@ export function FeaturedEditor() {
   const { image, imageAlt, excerpt } = useAppSelector((state) => state.openPost.fields);
   const url = usePicture(image);
   const input = useRef<HTMLInputElement>(null);
-  const choose = async (file: File | undefined) => {
-    if (file) session.setFields({ image: await addPicture(session.siteId, file, file.name), imageAlt: null });
+  const choose = async (file: File) => {
+    const src = await keptPicture(session.siteId, file);
+    if (src !== null) session.setFields({ image: src, imageAlt: null });
   };
   return (
     <section
@@ -51,13 +53,11 @@ export function FeaturedEditor() {
             Choose a picture
           </Button>
         )}
-        <input
+        <FileInput
           ref={input}
-          type="file"
+          label="Featured picture file"
           accept="image/*"
-          aria-label="Featured picture file"
-          className="hidden"
-          onChange={(event) => void choose(event.target.files?.[0])}
+          onFiles={([file]) => void choose(file)}
         />
       </div>
       <TextField

@@ -1,10 +1,11 @@
 import { type NodeViewProps, NodeViewWrapper } from '@tiptap/react';
 import { ImageUp, Trash2 } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { addPicture } from '../../../data/pictures.ts';
-import { store } from '../../../state/store.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { FileInput } from '../../../ui/file-button.tsx';
 import { AltField, PicturePlaceholder } from './picture-fields.tsx';
 import { type FigureLayout, FigureOptions } from './pictures/figure-options.tsx';
+import { keptPicture } from './pictures/insert-pictures.ts';
 import { usePicture } from './use-picture.ts';
 
 /** A picture on the sheet, with its alt text and caption beside it. */
@@ -17,8 +18,10 @@ export function FigureView({ node, updateAttributes, deleteNode, selected }: Nod
   const [more, setMore] = useState(side !== null || width !== null || link !== null || enlarge);
   const url = usePicture(src);
   const input = useRef<HTMLInputElement>(null);
-  const choose = async (file: File | undefined) => {
-    if (file) updateAttributes({ src: await addPicture(store.getState().openPost.siteId, file, file.name) });
+  const siteId = useAppSelector((state) => state.openPost.siteId);
+  const choose = async (file: File) => {
+    const next = await keptPicture(siteId, file);
+    if (next !== null) updateAttributes({ src: next });
   };
   return (
     <NodeViewWrapper
@@ -77,12 +80,11 @@ export function FigureView({ node, updateAttributes, deleteNode, selected }: Nod
           >
             <Trash2 size={15} aria-hidden />
           </button>
-          <input
+          <FileInput
             ref={input}
-            type="file"
+            label="Another file for the picture"
             accept="image/*"
-            className="hidden"
-            onChange={(event) => void choose(event.target.files?.[0])}
+            onFiles={([file]) => void choose(file)}
           />
         </div>
         {more && (

@@ -12,9 +12,10 @@ import {
   readMarkdown,
   writeEditor,
 } from '../../../../core/draft/index.ts';
-import { addPicture } from '../../../data/pictures.ts';
 import type { PostSession } from '../../../state/post-session.ts';
 import { store } from '../../../state/store.ts';
+import { insertPictures } from './pictures/insert-pictures.ts';
+import { belowSelectedBlock } from './pictures/place-pictures.ts';
 
 /** What the editor itself never puts on the clipboard. */
 const FORGED = /\son[a-z]+\s*=|<(?:script|base|iframe|object|embed|svg|form)\b/i;
@@ -28,7 +29,7 @@ const nextId = () => crypto.randomUUID();
 export function pasteHandlers(
   session: PostSession,
   editor: () => Editor,
-): Pick<EditorProps, 'handleDOMEvents' | 'handleDrop'> {
+): Pick<EditorProps, 'handleDOMEvents' | 'handleDrop' | 'handleTextInput'> {
   const take = (view: EditorView, event: ClipboardEvent): boolean => {
     const data = event.clipboardData;
     if (!data || !view.editable) return false;
@@ -37,9 +38,11 @@ export function pasteHandlers(
     const pictures = [...data.files].filter((file) => file.type.startsWith('image/'));
     // A word processor puts a picture of the text beside the text itself.
     if (pictures.length && !text.trim()) {
-      void insertPictures(session, editor(), pictures);
+      void insertPictures(session.siteId, editor(), pictures);
       return true;
     }
+    const below = belowSelectedBlock(view.state);
+    if (below) view.dispatch(below);
     // Copied within the editor: structure and ids are known to it.
     if (html.includes('data-pm-slice') && !FORGED.test(html)) return false;
     if (view.state.selection.$from.parent.type.name === 'codeBlock') return false;
@@ -59,16 +62,38 @@ export function pasteHandlers(
         return taken;
       },
     },
-    handleDrop(_view, event) {
+    handleDrop(view, event) {
+      // What is dragged within the sheet is moved by the editor, though the browser offers it as a file too.
+      if (view.dragging || !view.editable) return false;
       const pictures = [...(event.dataTransfer?.files ?? [])].filter((file) =>
         file.type.startsWith('image/'),
       );
       if (pictures.length === 0) return false;
       event.preventDefault();
-      void insertPictures(session, editor(), pictures);
+      void insertPictures(session.siteId, editor(), pictures, { at: betweenBlocks(view, event) });
+      return true;
+    },
+    // A picture that is selected as a whole is not overwritten by what is typed next.
+    handleTextInput(view, _from, _to, text) {
+      const below = belowSelectedBlock(view.state);
+      if (!below) return false;
+      view.dispatch(below.insertText(text));
       return true;
     },
   };
+}
+
+/** The place between two blocks that is meant by a drop: above a line whose upper half is hit, else below it. */
+function betweenBlocks(view: EditorView, { clientX, clientY }: DragEvent): number {
+  const { doc } = view.state;
+  const found = view.posAtCoords({ left: clientX, top: clientY });
+  if (!found) return doc.content.size;
+  const $at = doc.resolve(found.pos);
+  if (!$at.parent.isTextblock) return found.pos;
+  const line = view.nodeDOM($at.before());
+  if (!(line instanceof HTMLElement)) return found.pos;
+  const { top, height } = line.getBoundingClientRect();
+  return clientY < top + height / 2 ? $at.before() : $at.after();
 }
 
 function pasteDraft(
@@ -116,28 +141,4 @@ function pasteDraft(
     });
   }
   return true;
-}
-
-/** Keeps picture files and puts them where the cursor is. */
-export async function insertPictures(
-  session: PostSession,
-  editor: Editor,
-  files: readonly File[],
-): Promise<void> {
-  for (const file of files) {
-    if (!/^image\/(?:png|jpeg|gif|webp|avif)$/.test(file.type)) {
-      toast.error(`${file.name} is no picture that a blog can show. Use PNG, JPEG, WebP, AVIF or GIF.`);
-      continue;
-    }
-    try {
-      const src = await addPicture(session.siteId, file, file.name || 'picture.png');
-      editor
-        .chain()
-        .focus()
-        .insertContent({ type: 'figure', attrs: { src, blockId: nextId() } })
-        .run();
-    } catch {
-      toast.error(`${file.name} could not be kept. The browser's storage may be full.`);
-    }
-  }
 }

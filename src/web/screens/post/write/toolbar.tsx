@@ -22,9 +22,10 @@ import type { RefObject } from 'react';
 import type { PostSession } from '../../../state/post-session.ts';
 import { useAppDispatch } from '../../../state/store.ts';
 import { findingSet } from '../../../state/view.ts';
+import { FileInput } from '../../../ui/file-button.tsx';
 import { Hint } from '../../../ui/hint.tsx';
 import { LinkPicker } from './link-picker.tsx';
-import { insertPictures } from './paste.ts';
+import { insertPictures } from './pictures/insert-pictures.ts';
 import { TableTools } from './table-tools.tsx';
 
 /** What the writer can do to the text in hand. */
@@ -178,17 +179,12 @@ export function Toolbar({
         })}
       </span>
       {on.table && <TableTools editor={editor} />}
-      <input
+      <FileInput
         ref={file}
-        type="file"
+        label="Picture file"
         accept="image/*"
         multiple
-        aria-label="Picture file"
-        className="hidden"
-        onChange={(event) => {
-          void insertPictures(session, editor, [...(event.target.files ?? [])]);
-          event.target.value = '';
-        }}
+        onFiles={(files) => void insertPictures(session.siteId, editor, files)}
       />
     </div>
   );

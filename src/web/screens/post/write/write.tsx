@@ -14,6 +14,7 @@ import { FeaturedEditor } from './featured-editor.tsx';
 import { FindBar } from './find/find-bar.tsx';
 import { ListingEditor } from './listing-editor.tsx';
 import { Margin } from './margin.tsx';
+import { placePictures } from './pictures/insert-pictures.ts';
 import { PicturePicker } from './pictures/picture-picker.tsx';
 import { Toolbar } from './toolbar.tsx';
 import { useMarks } from './use-marks.ts';
@@ -76,11 +77,7 @@ export function Write() {
   ]);
   const putIn = (src: string) => {
     setPicking(false);
-    body.editor
-      .chain()
-      .focus()
-      .insertContent({ type: 'figure', attrs: { src, blockId: crypto.randomUUID() } })
-      .run();
+    placePictures(body.editor, [src], { caret: true });
   };
   return (
     <main className="h-full overflow-auto">

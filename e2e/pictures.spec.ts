@@ -1,0 +1,108 @@
+import { expect, type Page, test } from '@playwright/test';
+import { demoPicture, file } from './steps/files.ts';
+import { newPost, saved } from './steps/writer.ts';
+
+const draft = (page: Page) => page.getByRole('textbox', { name: 'Draft' });
+const picture = (name: string) => ({ ...file(name, demoPicture('IMG_2041.png')), mimeType: 'image/png' });
+const words = (page: Page) =>
+  draft(page).evaluate((sheet) =>
+    [...sheet.children].map((block) =>
+      block.querySelector('img')
+        ? `[${block.querySelector('[title$=".png"]')?.textContent}]`
+        : (block.textContent ?? ''),
+    ),
+  );
+
+/** Drops picture files on the sheet, level with a line. */
+async function drop(page: Page, names: string[], onto: string) {
+  const base64 = Buffer.from(demoPicture('IMG_2041.png')).toString('base64');
+  const box = (await draft(page).getByText(onto).boundingBox())!;
+  await draft(page).evaluate(
+    (sheet, { names: all, base64: bytes, x, y }) => {
+      const data = new DataTransfer();
+      const content = Uint8Array.from(atob(bytes), (char) => char.charCodeAt(0));
+      for (const name of all) data.items.add(new File([content], name, { type: 'image/png' }));
+      const init = { dataTransfer: data, bubbles: true, cancelable: true, clientX: x, clientY: y };
+      sheet.dispatchEvent(new DragEvent('drop', init));
+    },
+    { names, base64, x: box.x + 30, y: box.y + box.height - 2 },
+  );
+}
+
+test.beforeEach(async ({ page }) => {
+  await newPost(page);
+  await draft(page).click();
+});
+
+test('several files that are chosen all stay, in order, and the caret stands below them', async ({
+  page,
+}) => {
+  await page.keyboard.type('Low water.');
+  await page
+    .getByLabel('Picture file', { exact: true })
+    .setInputFiles([picture('one.png'), picture('two.png'), picture('three.png')]);
+  await expect(draft(page).getByRole('figure')).toHaveCount(3);
+  await page.keyboard.type('High water.');
+  await expect
+    .poll(() => words(page))
+    .toEqual(['Low water.', '[one.png]', '[two.png]', '[three.png]', 'High water.']);
+  await page.getByLabel('Picture file', { exact: true }).setInputFiles([picture('three.png')]);
+  await expect(draft(page).getByRole('figure')).toHaveCount(4);
+  await page.keyboard.type('And so on.');
+  await saved(page);
+  await page.reload();
+  await expect(draft(page)).toContainText('And so on.');
+  expect(await words(page)).toEqual([
+    'Low water.',
+    '[one.png]',
+    '[two.png]',
+    '[three.png]',
+    'High water.',
+    '[three.png]',
+    'And so on.',
+  ]);
+});
+
+test('a picture stands where it was dropped, wherever the caret is, and one undo takes it back', async ({
+  page,
+}) => {
+  await page.keyboard.type('One tide.\nTwo tides.\nThree tides.');
+  await drop(page, ['a.png', 'b.png'], 'One tide.');
+  await expect(draft(page).getByRole('figure')).toHaveCount(2);
+  await page.keyboard.type('Then ');
+  await expect
+    .poll(() => words(page))
+    .toEqual(['One tide.', '[a.png]', '[b.png]', 'Then Two tides.', 'Three tides.']);
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => words(page)).toEqual(['One tide.', 'Two tides.', 'Three tides.']);
+});
+
+test('a picture that is selected is not overwritten by what is typed', async ({ page }) => {
+  await page.keyboard.type('Low water.');
+  await page.getByLabel('Picture file', { exact: true }).setInputFiles([picture('one.png')]);
+  await draft(page).getByRole('figure').getByRole('presentation').click();
+  await page.keyboard.type('Still here.');
+  await expect.poll(() => words(page)).toEqual(['Low water.', '[one.png]', 'Still here.']);
+});
+
+test('keys of the application do nothing to the text', async ({ page }) => {
+  await page.keyboard.type('Every word stays as it is.');
+  await page.keyboard.press('Control+a');
+  for (const keys of ['Control+Shift+s', 'Control+Shift+q', 'Control+Shift+q'])
+    await page.keyboard.press(keys);
+  await expect(page.getByText('A version is kept.')).toBeVisible();
+  await expect(draft(page).locator('s, strong, em, u, code, blockquote')).toHaveCount(0);
+  await expect(draft(page)).toHaveText('Every word stays as it is.');
+});
+
+test('a post without title, slug or text is not published, and says what it needs', async ({ page }) => {
+  await page.getByRole('link', { name: /^Release/ }).click();
+  await page.getByLabel('Status').selectOption('Published');
+  await expect(page.getByRole('alert')).toHaveText(
+    'It cannot go out yet: it needs a title, a slug and a text.',
+  );
+  await expect(page.getByLabel('Status')).toHaveValue('draft');
+  await page.getByLabel('Status').selectOption('In review');
+  await expect(page.getByRole('alert')).toBeHidden();
+});

@@ -1,0 +1,105 @@
+import { getSchema } from '@tiptap/core';
+import { EditorState, NodeSelection, TextSelection } from '@tiptap/pm/state';
+import { describe, expect, it } from 'vitest';
+import { readMarkdown, writeEditor } from '../../../../../core/draft/index.ts';
+import { extensions } from '../extensions.ts';
+import { belowSelectedBlock, type PicturePlace, picturesPlaced } from './place-pictures.ts';
+
+const schema = getSchema(extensions);
+
+/** The sheet with a text, and the caret at the sign `|` in it. */
+function sheet(md: string): EditorState {
+  let id = 0;
+  const nextId = () => `b${id++}`;
+  const doc = schema.nodeFromJSON(writeEditor(readMarkdown(md, nextId).draft, nextId));
+  let at = -1;
+  doc.descendants((node, pos) => {
+    if (node.isText && node.text!.includes('|')) at = pos + node.text!.indexOf('|');
+  });
+  const state = EditorState.create({ doc });
+  if (at === -1) return state;
+  const tr = state.tr.delete(at, at + 1);
+  return state.apply(tr.setSelection(TextSelection.create(tr.doc, at)));
+}
+
+/** What stands on a sheet, a line for each block, and the caret in it. */
+function told(state: EditorState): string {
+  const lines: string[] = [];
+  state.doc.descendants((node, pos) => {
+    if (node.type.name === 'figure') lines.push(`[${node.attrs['src']}]`);
+    if (!node.isTextblock) return true;
+    const { from } = state.selection;
+    const within = from > pos && from <= pos + node.content.size + 1 ? from - pos - 1 : -1;
+    const text = node.textContent;
+    lines.push(within === -1 ? text : `${text.slice(0, within)}|${text.slice(within)}`);
+    return false;
+  });
+  return lines.join(' / ');
+}
+
+const placed = (state: EditorState, srcs: string[], place: PicturePlace = { caret: true }) =>
+  state.apply(picturesPlaced(state, srcs, place));
+
+describe('pictures put in at the caret', () => {
+  it.each([
+    ['behind a line', 'Low water.|\n\nHigh water.', 'Low water. / [a] / | / High water.'],
+    ['at the beginning of a line', 'Low water.\n\n|High water.', 'Low water. / [a] / |High water.'],
+    ['within a line', 'Low |water.\n\nHigh water.', 'Low  / [a] / |water. / High water.'],
+    ['behind the last line', 'Low water.|', 'Low water. / [a] / |'],
+    ['within a heading', '## Low |water', 'Low  / [a] / |water'],
+    ['in a list', '- low|\n- high', 'low / [a] / | / high'],
+    ['in code', '```\nlow |water\n```', 'low water / [a] / |'],
+    ['in a table', '| a | b |\n|---|---|\n| low\\| | x |', 'a / b / low / [a] / | / x'],
+  ])('%s', (_where, md, after) => {
+    const state = sheet(md);
+    const text = state.doc.textContent;
+    const next = placed(state, ['a']);
+    expect(told(next)).toBe(after);
+    expect(next.doc.textContent).toBe(text);
+    next.doc.check();
+  });
+
+  it('take the place of an empty line', () => {
+    const state = sheet('Low water.|');
+    const split = state.tr.split(state.selection.from);
+    const next = placed(state.apply(split), ['a']);
+    expect(told(next)).toBe('Low water. / [a] / |');
+  });
+
+  it('all stay, in order, also those that follow, and what is typed then', () => {
+    let state = placed(sheet('Low water.|'), ['a', 'b', 'c']);
+    state = placed(state, ['d']);
+    state = state.apply(state.tr.insertText('High water.'));
+    expect(told(state)).toBe('Low water. / [a] / [b] / [c] / [d] / High water.|');
+  });
+
+  it('leave what is selected where it is', () => {
+    const state = sheet('|Low water.');
+    const all = state.apply(state.tr.setSelection(TextSelection.create(state.doc, 1, 11)));
+    expect(told(placed(all, ['a']))).toBe('Low water. / [a] / |');
+  });
+});
+
+describe('pictures dropped', () => {
+  it('stand between the lines where they were dropped, and the caret below them', () => {
+    const state = sheet('One|\n\nTwo\n\nThree');
+    // Near the end of the second line.
+    expect(told(placed(state, ['a', 'b'], { at: 9 }))).toBe('One / Two / [a] / [b] / |Three');
+    expect(told(placed(state, ['a'], { at: state.doc.content.size }))).toBe('One / Two / Three / [a] / |');
+  });
+});
+
+describe('a picture that is selected as a whole', () => {
+  it('is not replaced by what is typed', () => {
+    let state = placed(sheet('Low water.|\n\nHigh water.'), ['a']);
+    let at = 0;
+    state.doc.descendants((node, pos) => {
+      if (node.type.name === 'figure') at = pos;
+    });
+    state = state.apply(state.tr.setSelection(NodeSelection.create(state.doc, at)));
+    const below = belowSelectedBlock(state);
+    state = state.apply(below!.insertText('So'));
+    expect(told(state)).toBe('Low water. / [a] / So| / High water.');
+  });
+  it('is asked about only where one is', () => expect(belowSelectedBlock(sheet('Low|'))).toBeNull());
+});
