@@ -6,7 +6,8 @@
  * bytes by its name, over `decode-text` (encodings) and `read-zip` (with limits); what cannot be read is an
  * `UnreadableFile`. Writers: `write-html`, `write-markdown`, `write-docx`, `editor-json`, over `nest`, which turns the
  * list into a tree. `front-matter`
- * reads and writes YAML fields; `faq` finds questions with their answers; `sanitise` decides what markup may stay; `paste` mends pasted structure.
+ * reads and writes YAML fields; `faq` finds questions with their answers; `sanitise` decides what markup may stay; `paste` mends pasted structure;
+ * `take-back` undoes a change and nothing that came since; `compare-drafts` shows what differs.
  */
 
 export { cleanDraft, cleanFields } from './clean-draft.ts';
@@ -44,6 +45,7 @@ export { readMarkdown } from './read-markdown.ts';
 export { readText } from './read-text.ts';
 export { readZip, type ZipLimits } from './read-zip.ts';
 export { safeHref } from './sanitise.ts';
+export { fieldsTakenBack, listTakenBack, type TakenBack } from './take-back.ts';
 export { thinnedVersions } from './thin-versions.ts';
 export { UnreadableFile } from './unreadable.ts';
 export { writeDocx } from './write-docx.ts';

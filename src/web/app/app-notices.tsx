@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { OUTDATED, storageKind } from '../data/storage.ts';
+import { attempt } from '../state/attempt.ts';
 import { backupPutOff } from '../state/preferences.ts';
 import { remember, remembered } from '../state/remembered.ts';
 import { saveBackup } from '../state/save-backup.ts';
@@ -45,7 +46,7 @@ export function AppNotices() {
           This window refuses storage (a private window may). You can work, but all of it is gone when the
           window closes: save a backup before.
         </span>
-        <Button onClick={() => void saveBackup()}>Save a backup</Button>
+        <Button onClick={() => attempt(saveBackup())}>Save a backup</Button>
       </Notice>
     );
   if (update)
@@ -84,7 +85,7 @@ export function AppNotices() {
         {lastBackup ? 'Your last backup is more than a week old.' : 'A week of work and no backup yet.'} All
         you write lies in this browser alone.
       </span>
-      <Button onClick={() => void saveBackup()}>Save a backup</Button>
+      <Button onClick={() => attempt(saveBackup())}>Save a backup</Button>
       <Button look="word" onClick={() => dispatch(backupPutOff(new Date().toISOString()))}>
         In a week
       </Button>

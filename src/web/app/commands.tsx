@@ -1,5 +1,6 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { attempt } from '../state/attempt.ts';
 import { type Command, commandFor } from '../state/commands.ts';
 import { themeChosen } from '../state/preferences.ts';
 import { saveBackup } from '../state/save-backup.ts';
@@ -36,7 +37,7 @@ export function Commands() {
     go('House rules', '/rules'),
     go('Weights and limits', '/rules/criteria'),
     go('Import', '/import'),
-    { id: 'backup', group: 'House', name: 'Save a backup', run: () => void saveBackup() },
+    { id: 'backup', group: 'House', name: 'Save a backup', run: () => attempt(saveBackup()) },
     { id: 'light', group: 'House', name: 'Light theme', run: () => dispatch(themeChosen('light')) },
     { id: 'dark', group: 'House', name: 'Dark theme', run: () => dispatch(themeChosen('dark')) },
     { id: 'system', group: 'House', name: 'Theme of the system', run: () => dispatch(themeChosen('system')) },

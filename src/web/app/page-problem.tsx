@@ -1,12 +1,13 @@
 import { Link, useRouteError } from 'react-router';
-import { draftAtHand } from '../state/draft-at-hand.ts';
+import { attempt } from '../state/attempt.ts';
+import { draftAtHand } from '../state/post/draft-at-hand.ts';
 import { Button } from '../ui/button.tsx';
 import { download } from '../ui/download.ts';
 
 async function saveDraft(): Promise<void> {
   const document = draftAtHand();
   if (!document) return;
-  const { draftFile } = await import('../state/draft-file.ts');
+  const { draftFile } = await import('../state/post/draft-file.ts');
   download('draft.md', draftFile(document), 'text/markdown');
 }
 
@@ -31,7 +32,7 @@ export function PageProblem() {
           </Button>
         )}
         {reason && draftAtHand() && (
-          <Button onClick={() => void saveDraft()}>Save the draft as a file</Button>
+          <Button onClick={() => attempt(saveDraft())}>Save the draft as a file</Button>
         )}
         <Link className="font-semibold text-marram underline underline-offset-4" to="/posts">
           To your posts

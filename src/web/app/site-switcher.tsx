@@ -3,6 +3,7 @@ import { Check, Plus } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import { addSite, allSites, currentSite, goToSite } from '../data/sites.ts';
+import { attempt } from '../state/attempt.ts';
 
 const ITEM =
   'flex cursor-pointer items-center gap-2 rounded px-2 py-1.5 outline-none data-[highlighted]:bg-paper';
@@ -39,7 +40,7 @@ export function SiteSwitcher() {
           className="rise z-50 min-w-52 rounded-md border bg-sheet p-1"
         >
           {sites.map(({ id, name, baseAddress }) => (
-            <DropdownMenu.Item key={id} className={ITEM} onSelect={() => void go(id)}>
+            <DropdownMenu.Item key={id} className={ITEM} onSelect={() => attempt(go(id))}>
               <Check size={14} aria-hidden className={id === site?.id ? '' : 'invisible'} />
               <span>
                 {name || 'Unnamed site'}
@@ -48,7 +49,7 @@ export function SiteSwitcher() {
             </DropdownMenu.Item>
           ))}
           <DropdownMenu.Separator className="my-1 border-t" />
-          <DropdownMenu.Item className={ITEM} onSelect={() => void create()}>
+          <DropdownMenu.Item className={ITEM} onSelect={() => attempt(create())}>
             <Plus size={14} aria-hidden />
             New site
           </DropdownMenu.Item>

@@ -3,6 +3,7 @@ import { fillDemo } from '../data/demo.ts';
 import { purgeDeleted } from '../data/posts.ts';
 import { ensureSite } from '../data/sites.ts';
 import { openStorage } from '../data/storage.ts';
+import { attempt } from '../state/attempt.ts';
 import { remember, remembered } from '../state/remembered.ts';
 import { isDemo } from './is-demo.ts';
 
@@ -30,5 +31,5 @@ async function tidyPictures(): Promise<void> {
       remember(TIDIED, String(Date.now()));
     });
   // Held for as long as this tab lives.
-  void navigator.locks.request(name, { mode: 'shared' }, () => new Promise(() => {}));
+  attempt(navigator.locks.request(name, { mode: 'shared' }, () => new Promise(() => {})));
 }

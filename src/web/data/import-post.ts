@@ -1,5 +1,6 @@
 import type { Draft, PostDocument, PostFields } from '../../core/draft/index.ts';
 import { pathOfPost, type SiteSettings } from '../../core/site/index.ts';
+import type { RowBack } from './change-row.ts';
 import { database, type PostRow } from './database.ts';
 import { decoded, type PictureFinder, pictureType } from './import-files.ts';
 import { addPicture } from './pictures.ts';
@@ -88,7 +89,8 @@ export interface ImportedPost {
   pictures: number;
   /** Pictures that the text names and that did not come along. */
   elsewhere: number;
-  undo: (() => Promise<void>) | null;
+  /** The way back; null where nothing came in. */
+  undo: RowBack | null;
 }
 
 /** Knows the posts of a site by their address while many are brought in. */
@@ -128,27 +130,36 @@ export class PostImporter {
     await addPost(this.siteId, id, now, document);
     const row = await database().posts.get(id);
     if (address && row) this.known.set(address, row);
-    return { ...counted, outcome: 'new', id, undo: () => setDeleted([id], new Date().toISOString()) };
+    return { ...counted, outcome: 'new', id, undo: madePost(id, fields.title) };
   }
 }
 
-/** Puts a document in the place of a post's; the old one is kept as a version. Answers how to undo it. */
-async function replacePost(id: string, document: PostDocument, now: string): Promise<() => Promise<void>> {
+/** Puts a document in the place of a post's; the old one is kept as a version. Answers the way back. */
+async function replacePost(id: string, document: PostDocument, now: string): Promise<RowBack> {
   const before = await loadPost(id);
   if (!before) throw new Error('The post is gone.');
   const { row, draft, outline } = before;
   const old: PostDocument = { fields: row.fields, draft };
   await keepVersion({ siteId: row.siteId, postId: id }, { document: old, outline }, 'import', now);
-  await savePost({ id, revision: row.revision, now, document, outline });
+  const revision = await savePost({ id, revision: row.revision, now, document, outline });
   return async () => {
     const stored = await loadPost(id);
-    if (stored)
-      await savePost({
-        id,
-        revision: stored.row.revision,
-        now: new Date().toISOString(),
-        document: old,
-        outline,
-      });
+    const name = `"${document.fields.title || 'Untitled'}"`;
+    if (!stored) return `${name} is gone by now.`;
+    if (stored.row.revision !== revision)
+      return `${name} was written in since and stays; its old text is under Versions.`;
+    await savePost({ id, revision, now: new Date().toISOString(), document: old, outline });
+    return '';
   };
 }
+
+/** Takes a post out that an import made, unless it was written in since. */
+const madePost = (id: string, title: string): RowBack => {
+  return async () => {
+    const row = await database().posts.get(id);
+    if (!row || row.deleted !== '') return '';
+    if (row.revision !== 1) return `"${title || 'Untitled'}" was written in since and stays.`;
+    await setDeleted([id], new Date().toISOString());
+    return '';
+  };
+};

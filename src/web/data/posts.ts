@@ -1,6 +1,7 @@
 import { type Draft, emptyDraft, emptyFields, type PostDocument } from '../../core/draft/index.ts';
 import { finishedDraft, type OutlineItem } from '../../core/outline/index.ts';
 import { type BodyRow, database, type PostRow } from './database.ts';
+import { contentTakenBack, type PostContent } from './post-content.ts';
 
 /** A write that came too late: the post was changed by another tab in between. */
 export class StaleWrite extends Error {}
@@ -95,6 +96,30 @@ export async function savePost(post: {
       outline: post.outline,
     });
     return revision;
+  });
+}
+
+/**
+ * Takes a change of a post back in its row, as that stands now. Answers in words what was changed since and stays, or
+ * why nothing could be taken back; empty where all of it went back.
+ */
+export async function takeBackInRow(
+  id: string,
+  before: PostContent,
+  after: PostContent,
+  now: string,
+): Promise<string> {
+  const { posts, bodies } = database();
+  return database().transaction('rw', posts, bodies, async () => {
+    const stored = await loadPost(id);
+    if (!stored) return 'The post is gone; nothing was taken back.';
+    const { row, draft, outline } = stored;
+    const { content, left } = contentTakenBack(before, after, {
+      document: { fields: row.fields, draft },
+      outline,
+    });
+    await savePost({ id, revision: row.revision, now, ...content });
+    return left;
   });
 }
 

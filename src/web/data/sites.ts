@@ -6,7 +6,9 @@ import {
   type SiteSettings,
   unknownSite,
 } from '../../core/site/index.ts';
+import { changeRow, type RowBack } from './change-row.ts';
 import { database, type PageRow, pageRow, type SiteRow } from './database.ts';
+import { keepTabSite, tabSite } from './tab-site.ts';
 
 /** The site that a fresh database begins with. */
 const FIRST_SITE = 'site-1';
@@ -20,32 +22,61 @@ export function siteRow(id: string, { pages: _pages, ...settings }: SiteSettings
 export const allSites = async (): Promise<SiteRow[]> =>
   (await database().sites.toArray()).sort((a, b) => a.name.localeCompare(b.name));
 
-/** The site in hand: the one last gone to; undefined before there is one. */
+/**
+ * The site in hand, which each tab has for itself: the one that this tab went to, or the one last gone to anywhere when
+ * the tab first asked. Undefined before there is one.
+ */
 export async function currentSite(): Promise<SiteRow | undefined> {
-  const [first, ...others] = await database().sites.toArray();
-  return others.reduce((latest, site) => (site.opened > latest.opened ? site : latest), first);
+  const sites = await database().sites.toArray();
+  const own = sites.find(({ id }) => id === tabSite());
+  if (own) return own;
+  const [first, ...others] = sites;
+  const latest = others.reduce((last, site) => (site.opened > last.opened ? site : last), first);
+  if (latest) keepTabSite(latest.id);
+  return latest;
 }
 
-/** Goes to a site: every list shows its posts from then on. */
-export const goToSite = (id: string, now: string): Promise<void> => changeSite(id, { opened: now });
+/** Goes to a site: every list of this tab shows its posts from then on, and a new tab begins with it. */
+export async function goToSite(id: string, now: string): Promise<void> {
+  keepTabSite(id);
+  await changeSite(id, { opened: now });
+}
 
 /** Adds a site and goes to it. */
 export async function addSite(id: string, name: string, now: string): Promise<void> {
+  keepTabSite(id);
   await database().sites.add({ ...newSite(id, name), opened: now });
 }
 
 const newSite = (id: string, name: string): SiteRow =>
   siteRow(id, { ...unknownSite(), name, language: 'en', titlePattern: DEFAULT_TITLE_PATTERN });
 
-/** Takes a site out with everything that belongs to it. Pictures that no site names go with the next tidying. */
-export async function removeSite(id: string): Promise<void> {
-  const { tables } = database();
-  await database().transaction('rw', tables, async () => {
-    await database().sites.delete(id);
-    for (const table of tables)
-      if (table.schema.indexes.some(({ keyPath }) => keyPath === 'siteId'))
-        await table.where('siteId').equals(id).delete();
+/**
+ * Takes a site out with everything that belongs to it; answers the way back, which puts these rows back and touches no
+ * other. Pictures that no site names go with the next tidying.
+ */
+export async function removeSite(id: string): Promise<() => Promise<void>> {
+  const { tables, sites, posts } = database();
+  const own = tables.filter(({ schema }) => schema.indexes.some(({ keyPath }) => keyPath === 'siteId'));
+  const gone = await database().transaction('rw', tables, async () => {
+    const site = await sites.get(id);
+    const rows = await Promise.all(own.map((table) => table.where('siteId').equals(id).toArray()));
+    await sites.delete(id);
+    await Promise.all(own.map((table) => table.where('siteId').equals(id).delete()));
+    return { site, rows };
   });
+  return () =>
+    database().transaction('rw', tables, async () => {
+      if (gone.site) await sites.put(gone.site);
+      await Promise.all(own.map((table, at) => table.bulkPut(gone.rows[at])));
+      // An open tab must not take what is put back for what it holds.
+      await posts
+        .where('siteId')
+        .equals(id)
+        .modify((row) => {
+          row.revision += 1;
+        });
+    });
 }
 
 /** The site in hand; made where there is none yet. */
@@ -57,21 +88,13 @@ export async function ensureSite(): Promise<SiteRow> {
   return site;
 }
 
-/** Changes a site's settings. */
-export async function changeSite(id: string, patch: Partial<SiteRow>): Promise<void> {
-  await database().transaction('rw', database().sites, async () => {
-    const row = await database().sites.get(id);
-    if (row) await database().sites.put({ ...row, ...patch, revision: row.revision + 1 });
-  });
-}
+/** Changes a site's settings; answers the way back. */
+export const changeSite = (id: string, patch: Partial<SiteRow>): Promise<RowBack> =>
+  changeRow(database().sites, id, () => patch);
 
-/** Changes what a house decides, from how it stands in the database: two changes in quick succession both hold. */
-export async function changeHouse(id: string, change: (house: House) => House): Promise<void> {
-  await database().transaction('rw', database().sites, async () => {
-    const row = await database().sites.get(id);
-    if (row) await database().sites.put({ ...row, house: change(row.house), revision: row.revision + 1 });
-  });
-}
+/** Changes what a house decides, from how it stands in the database: two changes in quick succession both hold. Answers the way back. */
+export const changeHouse = (id: string, change: (house: House) => House): Promise<RowBack> =>
+  changeRow(database().sites, id, (site) => ({ house: change(site.house) }));
 
 /** The pages of a site that are no posts here; null while none is known. */
 export async function pagesOf(siteId: string): Promise<SitePage[] | null> {

@@ -1,5 +1,7 @@
 import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
 import type { StudyFacts } from '../../core/criteria/index.ts';
+import type { TermChoices } from '../../core/study/index.ts';
+import { changeRow, type RowBack } from './change-row.ts';
 import { database, type StudyPageRow, type StudyRow } from './database.ts';
 import { sha256 } from './digest.ts';
 
@@ -86,6 +88,13 @@ export async function changeStudy(
     return next;
   });
 }
+
+/** Changes what the writer chose about the terms of a study; answers the way back. */
+export const changeChoices = (
+  id: string,
+  change: (choices: TermChoices) => Partial<TermChoices>,
+): Promise<RowBack> =>
+  changeRow(database().studies, id, ({ choices }) => ({ choices: { ...choices, ...change(choices) } }));
 
 /** Lets a post go by a study, and by no other. */
 export async function goBy(siteId: string, postId: string, studyId: string): Promise<void> {

@@ -1,12 +1,6 @@
-import { type Draft, type PostDocument, thinnedVersions } from '../../core/draft/index.ts';
-import type { OutlineItem } from '../../core/outline/index.ts';
+import { type Draft, thinnedVersions } from '../../core/draft/index.ts';
 import { database, type VersionReason, type VersionRow } from './database.ts';
-
-/** What a post holds, as it goes into a version and comes out of one. */
-export interface PostContent {
-  document: PostDocument;
-  outline: OutlineItem[];
-}
+import type { PostContent } from './post-content.ts';
 
 /** Versions of a post, the newest first. */
 export async function versionsOf(siteId: string, postId: string): Promise<VersionRow[]> {

@@ -11,9 +11,13 @@ const PAUSE = 1200;
 /**
  * Tells what a post is scored within, at once and whenever that changed. The post's own saves wake this too, and a
  * large site is dear to read: it is read when nothing was written for a moment, and told only when it differs.
- * Answers how to stop.
+ * Answers how to stop, and when the first reading is done (rejected where it failed).
  */
-export function watchScene(siteId: string, postId: string, tell: (scene: SceneData) => void): () => void {
+export function watchScene(
+  siteId: string,
+  postId: string,
+  tell: (scene: SceneData) => void,
+): { stop: () => void; first: Promise<void> } {
   let stopped = false;
   let known = '';
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -27,7 +31,10 @@ export function watchScene(siteId: string, postId: string, tell: (scene: SceneDa
   };
   const later = () => {
     clearTimeout(timer);
-    timer = setTimeout(() => void read(), PAUSE);
+    timer = setTimeout(() => {
+      // What was told before still holds where the database cannot be read just now.
+      read().catch((error: unknown) => console.error('The site could not be read anew:', error));
+    }, PAUSE);
   };
   const start = `idb://${database().name}/`;
   // Told of writes in this tab, in workers and in other tabs alike.
@@ -36,10 +43,11 @@ export function watchScene(siteId: string, postId: string, tell: (scene: SceneDa
       later();
   };
   Dexie.on('storagemutated', changed);
-  void read();
-  return () => {
+  const first = read();
+  const stop = () => {
     stopped = true;
     clearTimeout(timer);
     Dexie.on.storagemutated.unsubscribe(changed);
   };
+  return { stop, first };
 }

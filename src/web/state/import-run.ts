@@ -13,8 +13,11 @@ export interface AccountLine {
   postId: string | null;
 }
 
+/** Stands in the place of a file where something could not be taken back. */
+export const TAKEN_BACK_BUT = 'Taken back, but';
+
 interface ImportRun {
-  state: 'idle' | 'running' | 'done' | 'stopped' | 'undone';
+  state: 'idle' | 'running' | 'done' | 'stopped' | 'undoing' | 'undone';
   done: number;
   total: number;
   /** The file in hand. */
@@ -34,9 +37,9 @@ const slice = createSlice({
       { payload }: PayloadAction<{ done: number; total: number; current: string; lines: AccountLine[] }>,
     ) => {
       Object.assign(state, { done: payload.done, total: payload.total, current: payload.current });
-      state.lines.push(...payload.lines);
+      state.lines = [...state.lines, ...payload.lines];
     },
-    importEnded: (state, { payload }: PayloadAction<'done' | 'stopped' | 'undone'>) => {
+    importEnded: (state, { payload }: PayloadAction<'done' | 'stopped' | 'undoing' | 'undone'>) => {
       state.state = payload;
       state.current = '';
     },

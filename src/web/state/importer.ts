@@ -1,6 +1,7 @@
 import { fromAddresses, type Incoming, readSiteFile } from '../../core/formats/index.ts';
 import { comparablePath, linkKind } from '../../core/listing/index.ts';
 import type { SitePage } from '../../core/site/index.ts';
+import type { RowBack } from '../data/change-row.ts';
 import type { SiteRow } from '../data/database.ts';
 import { type ImportFile, PictureFinder, pictureType, roleOf } from '../data/import-files.ts';
 import { PostImporter, type WhenKnown } from '../data/import-post.ts';
@@ -9,7 +10,7 @@ import { addPages, changeSite, pagesOf, removePages, restorePages } from '../dat
 import { storageProblem } from '../data/storage.ts';
 import { many } from '../ui/figures.ts';
 import { ReadingClient } from '../workers/reading-client.ts';
-import { type AccountLine, importEnded, importMoved, importStarted } from './import-run.ts';
+import { type AccountLine, importEnded, importMoved, importStarted, TAKEN_BACK_BUT } from './import-run.ts';
 import { store } from './store.ts';
 
 /** Milliseconds between two tellings of how far it is. */
@@ -18,7 +19,8 @@ const TELL_EVERY = 120;
 /** One import: files in, posts and pages out, with an account and the way back. */
 class ImportRun {
   private readonly reader = new ReadingClient();
-  private readonly undos: (() => Promise<unknown>)[] = [];
+  private readonly undos: RowBack[] = [];
+  private readonly reading = new AbortController();
   private waiting: AccountLine[] = [];
   private told = 0;
   private stopped = false;
@@ -32,6 +34,7 @@ class ImportRun {
 
   stop(): void {
     this.stopped = true;
+    this.reading.abort();
   }
 
   async files(given: readonly ImportFile[]): Promise<void> {
@@ -51,7 +54,7 @@ class ImportRun {
       if (this.stopped) break;
       this.tell(file.path);
       await this.guard(file.path, async () =>
-        this.text(file, await this.reader.read(file.file, file.path), importer, finder),
+        this.text(file, await this.reader.read(file.file, file.path, this.reading.signal), importer, finder),
       );
       this.done += 1;
     }
@@ -75,8 +78,18 @@ class ImportRun {
     store.dispatch(importEnded(this.stopped ? 'stopped' : 'done'));
   }
 
+  /** Takes back what came in and was not changed since; what stays is named. One step that fails does not drop the rest. */
   async takeBack(): Promise<void> {
-    for (const undo of this.undos.splice(0).reverse()) await undo();
+    store.dispatch(importEnded('undoing'));
+    for (const undo of this.undos.splice(0).reverse()) {
+      try {
+        const stays = await undo();
+        if (stays) this.account(TAKEN_BACK_BUT, 'left', stays);
+      } catch (error) {
+        this.account(TAKEN_BACK_BUT, 'refused', `one step failed: ${storageProblem(error)}`);
+      }
+    }
+    this.tell('', true);
     store.dispatch(importEnded('undone'));
   }
 
@@ -86,6 +99,7 @@ class ImportRun {
       await work();
     } catch (error) {
       const { name, message } = error as Error;
+      if (name === 'AbortError') return;
       const said = /^(?:cannot|holds|is )/.test(message)
         ? message
         : name === 'QuotaExceededError' || /quota/i.test(message)
@@ -96,7 +110,7 @@ class ImportRun {
   }
 
   private async unpacked({ path, file }: ImportFile): Promise<ImportFile[]> {
-    const entries = await this.reader.unzip(file);
+    const entries = await this.reader.unzip(file, this.reading.signal);
     return [...entries].map(([inner, bytes]) => ({
       path: `${path.replace(/\.zip$/i, '')}/${inner}`,
       file: new Blob([bytes as BlobPart], { type: pictureType(inner) ?? '' }),
@@ -113,9 +127,7 @@ class ImportRun {
       this.account(path, 'left', 'House rules stay as they are here.');
       return;
     }
-    const { id: _id, revision: _revision, ...before } = this.site;
-    await changeSite(this.site.id, settings);
-    this.undos.push(() => changeSite(this.site.id, before));
+    this.undos.push(await changeSite(this.site.id, settings));
     this.site = { ...this.site, ...settings };
     this.account(path, 'settings', 'gave its settings to the house rules.');
   }
@@ -155,8 +167,7 @@ class ImportRun {
   private async knowAddress(address: string): Promise<void> {
     const origin = /^(https?:\/\/[^/?#]+)/i.exec(address)?.[1];
     if (this.site.baseAddress !== '' || !origin) return;
-    await changeSite(this.site.id, { baseAddress: origin });
-    this.undos.push(() => changeSite(this.site.id, { baseAddress: '' }));
+    this.undos.push(await changeSite(this.site.id, { baseAddress: origin }));
     this.site = { ...this.site, baseAddress: origin };
     this.account(origin, 'settings', 'is the address of this site from now on (House rules).');
   }
@@ -175,6 +186,7 @@ class ImportRun {
     this.undos.push(async () => {
       await removePages(added);
       await restorePages(before);
+      return '';
     });
     const elsewhere = given.length - own.length;
     const known = wanted.length - added.length;
@@ -240,5 +252,8 @@ export const importAddresses = (site: SiteRow, text: string): Promise<void> =>
 /** Stops after the file in hand. */
 export const stopImport = (): void => run?.stop();
 
-/** Takes back all that the last import brought. */
-export const takeBackImport = async (): Promise<void> => run?.takeBack();
+/** Takes back all that the last import brought; once. */
+export async function takeBackImport(): Promise<void> {
+  const { state } = store.getState().importRun;
+  if (state === 'done' || state === 'stopped') await run?.takeBack();
+}

@@ -1,7 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { importRunReducer } from './import-run.ts';
-import { openPostReducer } from './open-post.ts';
+import { openPostReducer } from './post/open-post.ts';
 import { keepPreferences, preferencesReducer } from './preferences.ts';
 import { viewReducer } from './view.ts';
 

@@ -1,4 +1,5 @@
 import type { Profile } from '../../core/criteria/index.ts';
+import type { PostDocument } from '../../core/draft/index.ts';
 import { Vocabulary } from '../../core/language/index.ts';
 import { type ProfileEffect, profileEffect } from '../../core/site/index.ts';
 import { database, openDatabase, type ScoreRow } from '../data/database.ts';
@@ -67,9 +68,9 @@ export const jobs = {
     return (await import('../data/export-zip.ts')).exportZip(siteId, ids);
   },
 
-  /** A post as .docx, with the pictures that had to be named in its text. */
-  async exportDocx(siteId: string, postId: string): Promise<{ file: Blob; left: string[] }> {
-    return (await import('../data/export-docx.ts')).exportDocx(siteId, postId);
+  /** A post as .docx as it stands on the screen, saved or not, with the pictures that had to be named in its text. */
+  async exportDocx(siteId: string, document: PostDocument): Promise<{ file: Blob; left: string[] }> {
+    return (await import('../data/export-docx.ts')).exportDocx(siteId, document);
   },
 
   /** Everything in one file. */

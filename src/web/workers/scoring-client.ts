@@ -1,78 +1,114 @@
-import { type Remote, wrap } from 'comlink';
+import { proxy, type Remote } from 'comlink';
 import type { Block, PostDocument } from '../../core/draft/index.ts';
-import type { SceneData } from '../data/scene-data.ts';
+import { database } from '../data/database.ts';
+import { storageKind } from '../data/storage.ts';
+import { watchScene } from '../data/watch-scene.ts';
+import { connectWorker } from './connect-worker.ts';
 import type { ScoreAnswer, ScoringApi, TermPlace } from './scoring-worker.ts';
 
+/** What a scoring client tells. */
+export interface ScoringListener {
+  onAnswer: (answer: ScoreAnswer) => void;
+  /** What a post is scored within is known, or has changed. */
+  onScene: () => void;
+  /** Scoring stopped, and why; the next request starts it anew. */
+  onFailure: (reason: string) => void;
+}
+
 /**
- * The page's side of the scoring worker. One request is under way at a time; while it is, only the latest of the
- * others is remembered. Blocks that the worker already has are not sent again.
+ * The page's side of the scoring worker, for one post. One request is under way at a time; while it is, only the
+ * latest of the others is remembered. Blocks that the worker already has are not sent again. What the post is scored
+ * within is read by the worker itself, so that a large site never holds the page up.
  */
 export class ScoringClient {
-  private worker!: Worker;
-  private api!: Remote<ScoringApi>;
-  private scene: SceneData | null = null;
   private sent = new Map<string, Block>();
-  private sentFor = '';
   private busy = false;
+  private closed = false;
   private waiting: (() => void) | null = null;
+  private stopWatching: () => void = () => {};
+  private readonly link = connectWorker<ScoringApi>({
+    name: 'Scoring',
+    start: () => new Worker(new URL('./scoring-worker.ts', import.meta.url), { type: 'module' }),
+    open: (api) => this.opened(api),
+  });
 
   constructor(
-    private readonly onAnswer: (answer: ScoreAnswer) => void,
-    private readonly onFailure: (reason: string) => void,
-  ) {
-    this.restart();
+    private readonly post: { siteId: string; postId: string },
+    private readonly listener: ScoringListener,
+  ) {}
+
+  /** Begins to watch what the post is scored within; told to the listener. */
+  start(): void {
+    this.link.api().catch((error: Error) => this.failed(error));
   }
 
-  /** Starts a worker, in place of one that failed. */
-  restart(): void {
-    this.worker?.terminate();
-    this.worker = new Worker(new URL('./scoring-worker.ts', import.meta.url), { type: 'module' });
-    this.worker.onerror = (event) => this.onFailure(event.message || 'its worker could not be started');
-    this.api = wrap<ScoringApi>(this.worker);
+  private async opened(api: Remote<ScoringApi>): Promise<void> {
     this.sent = new Map();
-    this.busy = false;
-    this.waiting = null;
-    if (this.scene) void this.api.setScene(this.scene);
+    const { siteId, postId } = this.post;
+    const known = () => {
+      if (!this.closed) this.listener.onScene();
+    };
+    if (storageKind() !== 'memory') {
+      await api.watch(database().name, siteId, postId, proxy(known));
+      return;
+    }
+    // What lies in the page's memory no worker can see.
+    this.stopWatching();
+    const { stop, first } = watchScene(siteId, postId, (scene) => {
+      api.setScene(scene).then(known, (error: Error) => this.failed(error));
+    });
+    this.stopWatching = stop;
+    await first;
   }
 
-  setScene(scene: SceneData): void {
-    this.scene = scene;
-    void this.api.setScene(scene);
-  }
-
-  request(postId: string, revision: number, document: PostDocument): void {
+  request(revision: number, document: PostDocument): void {
+    if (this.closed) return;
     if (this.busy) {
-      this.waiting = () => this.request(postId, revision, document);
+      this.waiting = () => this.request(revision, document);
       return;
     }
     this.busy = true;
-    if (this.sentFor !== postId) this.sent = new Map();
-    this.sentFor = postId;
-    const { blocks } = document.draft;
-    const changed = blocks.filter((block) => this.sent.get(block.id) !== block);
-    this.sent = new Map(blocks.map((block) => [block.id, block]));
-    this.api
-      .score({ postId, revision, fields: document.fields, order: blocks.map((block) => block.id), changed })
-      .then(this.onAnswer)
-      .catch((error: Error) => {
-        // Start over with everything next time.
-        this.sent = new Map();
-        this.onFailure(error.message);
-      })
-      .finally(() => {
-        this.busy = false;
-        const next = this.waiting;
-        this.waiting = null;
-        next?.();
+    void this.ask(revision, document).finally(() => {
+      this.busy = false;
+      const next = this.waiting;
+      this.waiting = null;
+      next?.();
+    });
+  }
+
+  private async ask(revision: number, { fields, draft: { blocks } }: PostDocument): Promise<void> {
+    try {
+      const api = await this.link.api();
+      const changed = blocks.filter((block) => this.sent.get(block.id) !== block);
+      this.sent = new Map(blocks.map((block) => [block.id, block]));
+      const answer = await api.score({
+        postId: this.post.postId,
+        revision,
+        fields,
+        order: blocks.map((block) => block.id),
+        changed,
       });
+      if (!this.closed) this.listener.onAnswer(answer);
+    } catch (error) {
+      this.failed(error as Error);
+    }
+  }
+
+  /** Starts over with everything next time. */
+  private failed(error: Error): void {
+    this.sent = new Map();
+    if (!this.closed) this.listener.onFailure(error.message);
   }
 
   /** Where a term of the study stands in the post. */
-  placesOf(key: string): Promise<TermPlace[]> {
-    return this.api.placesOf(key);
+  async placesOf(key: string): Promise<TermPlace[]> {
+    return (await this.link.api()).placesOf(key);
   }
 
   close(): void {
-    this.worker.terminate();
+    this.closed = true;
+    this.waiting = null;
+    this.stopWatching();
+    this.link.close();
   }
 }

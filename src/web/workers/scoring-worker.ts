@@ -12,8 +12,10 @@ import {
 } from '../../core/criteria/index.ts';
 import type { Block, PostDocument, PostFields } from '../../core/draft/index.ts';
 import { indexedPost, type Scene, scorePost } from '../../core/site/index.ts';
+import { openDatabase } from '../data/database.ts';
 import { sceneOf } from '../data/scene.ts';
 import type { SceneData } from '../data/scene-data.ts';
+import { watchScene } from '../data/watch-scene.ts';
 
 /** What changed of the post in hand since it was last sent. */
 export interface ScoreRequest {
@@ -85,9 +87,23 @@ function documentOf({ postId, fields, order, changed }: ScoreRequest): PostDocum
   return { fields, draft: { version: 1, blocks } };
 }
 
+let stopWatching: () => void = () => {};
+
 const api = {
   setScene(data: SceneData): void {
     scene = sceneOf(data);
+  },
+
+  /** Reads what a post is scored within, now and whenever it changed; `known` is called each time. Resolves after the first. */
+  watch(name: string, siteId: string, postId: string, known: () => void): Promise<void> {
+    openDatabase(name);
+    stopWatching();
+    const { stop, first } = watchScene(siteId, postId, (data) => {
+      scene = sceneOf(data);
+      known();
+    });
+    stopWatching = stop;
+    return first;
   },
 
   /** Forgets the post in hand, so that the next request is read whole. */

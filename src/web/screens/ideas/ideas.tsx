@@ -2,17 +2,18 @@ import type { DragEndEvent } from '@dnd-kit/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { toast } from 'sonner';
-import { emptyDraft } from '../../../core/draft/index.ts';
 import type { IdeaDraft } from '../../../core/research/index.ts';
 import { houseFields, regionOf } from '../../../core/site/index.ts';
 import type { IdeaRow, IdeaStage, PostRow, SiteRow } from '../../data/database.ts';
-import { addIdeas, ideasOf, putIdeas, removeIdeas } from '../../data/ideas.ts';
-import { addPost, postsOf } from '../../data/posts.ts';
+import { addIdeas, beginIdea, changeIdea, ideasOf, orderIdeas, removeIdeas } from '../../data/ideas.ts';
+import { postsOf } from '../../data/posts.ts';
 import { currentSite } from '../../data/sites.ts';
+import { attempt } from '../../state/attempt.ts';
+import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 import { DragArea, DraggableRow } from '../../ui/draggable-row.tsx';
 import { figureInWords, many } from '../../ui/figures.ts';
+import { isEnter } from '../../ui/keys.ts';
 import type { IdeaWish } from '../../workers/research.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 
@@ -56,7 +57,7 @@ export function Ideas() {
     return site && { site, ideas: await ideasOf(site.id), posts: await postsOf(site.id) };
   });
   if (!found) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
-  return <Backlog {...found} />;
+  return <Backlog key={found.site.id} {...found} />;
 }
 
 function Backlog({ site, ideas, posts }: { site: SiteRow; ideas: IdeaRow[]; posts: PostRow[] }) {
@@ -70,28 +71,16 @@ function Backlog({ site, ideas, posts }: { site: SiteRow; ideas: IdeaRow[]; post
   const drop = ({ active, over }: DragEndEvent) => {
     const [from, to] = [active.id, over?.id].map((id) => shown.findIndex((idea) => idea.id === id));
     if (from < 0 || to < 0 || from === to) return;
-    const order = [...shown];
+    const order = shown.map(({ id }) => id);
     order.splice(to, 0, ...order.splice(from, 1));
-    // They share out the places that they had, so that other stages are not moved.
-    const places = shown.map(({ rank }) => rank).sort((a, b) => a - b);
-    void putIdeas(order.map((idea, at) => ({ ...idea, rank: places[at] })));
+    attempt(orderIdeas(order));
   };
   const decide = async (idea: IdeaRow, next: IdeaStage, words: string) => {
-    await putIdeas([{ ...idea, stage: next }]);
-    toast(`${words}: ${idea.title}`, {
-      duration: 8000,
-      action: { label: 'Undo', onClick: () => void putIdeas([idea]) },
-    });
+    offerUndo(`${words}: ${idea.title}`, await changeIdea(idea.id, () => ({ stage: next })), 8000);
   };
   const begin = async (idea: IdeaRow) => {
-    const fields = {
-      ...houseFields(site.house),
-      title: idea.title,
-      keyword: idea.keyword,
-      supporting: idea.phrases.filter((phrase) => phrase !== idea.keyword).slice(0, 12),
-    };
-    const id = await addPost(site.id, crypto.randomUUID(), now(), { fields, draft: emptyDraft() });
-    await putIdeas([{ ...idea, stage: 'begun', postId: id }]);
+    const id = await beginIdea(idea.id, houseFields(site.house), crypto.randomUUID(), now());
+    if (id === null) return;
     navigate(`/posts/${id}/target`);
   };
   return (
@@ -138,8 +127,8 @@ function Backlog({ site, ideas, posts }: { site: SiteRow; ideas: IdeaRow[]; post
                 <IdeaLine
                   idea={idea}
                   posts={posts}
-                  onDecide={(next, words) => void decide(idea, next, words)}
-                  onBegin={() => void begin(idea)}
+                  onDecide={(next, words) => attempt(decide(idea, next, words))}
+                  onBegin={() => attempt(begin(idea))}
                 />
               </DraggableRow>
             ))}
@@ -174,7 +163,9 @@ function IdeaLine({
           value={title}
           onChange={(event) => setTitle(event.target.value.replace(/\n/g, ' '))}
           onBlur={() =>
-            title.trim() && title !== idea.title && void putIdeas([{ ...idea, title: title.trim() }])
+            title.trim() &&
+            title !== idea.title &&
+            attempt(changeIdea(idea.id, () => ({ title: title.trim() })))
           }
           className="field-sizing-content w-full resize-none rounded border border-transparent bg-transparent font-serif text-[17px] font-semibold hover:border-line"
         />
@@ -183,7 +174,7 @@ function IdeaLine({
           aria-label={`Line of description of ${idea.title}`}
           value={line}
           onChange={(event) => setLine(event.target.value)}
-          onBlur={() => line !== idea.line && void putIdeas([{ ...idea, line }])}
+          onBlur={() => line !== idea.line && attempt(changeIdea(idea.id, () => ({ line })))}
           placeholder="What it is about, in a line"
           className="field-sizing-content w-full resize-none rounded border border-transparent bg-transparent text-soft hover:border-line"
         />
@@ -269,10 +260,7 @@ function Makers({ site, posts, onMade }: { site: SiteRow; posts: readonly PostRo
   const offerMade = async (drafts: readonly IdeaDraft[], stage: IdeaStage = 'new') => {
     const rows = await addIdeas(site.id, drafts, now(), stage);
     onMade();
-    toast(`${many(rows.length, 'idea')} added`, {
-      duration: 8000,
-      action: { label: 'Undo', onClick: () => void removeIdeas(rows.map(({ id }) => id)) },
-    });
+    offerUndo(`${many(rows.length, 'idea')} added`, () => removeIdeas(rows.map(({ id }) => id)), 8000);
   };
   const make = async () => {
     setSaid('');
@@ -361,14 +349,14 @@ function Makers({ site, posts, onMade }: { site: SiteRow; posts: readonly PostRo
             <input
               value={title}
               onChange={(event) => setTitle(event.target.value)}
-              onKeyDown={(event) => event.key === 'Enter' && void make()}
+              onKeyDown={(event) => isEnter(event) && attempt(make())}
               className="w-full rounded-md border px-2.5 py-1.5"
             />
           </label>
         )}
         <Button
           look="main"
-          onClick={() => void make()}
+          onClick={() => attempt(make(), 'Ideas could not be looked for')}
           disabled={busy || (from === 'hand' && !title.trim()) || (from === 'offer' && !offer.trim())}
         >
           {from === 'hand' ? 'Add the idea' : busy ? 'Looking...' : 'Give me five'}

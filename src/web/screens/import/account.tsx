@@ -1,7 +1,8 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef } from 'react';
 import { Link } from 'react-router';
-import type { AccountLine } from '../../state/import-run.ts';
+import { attempt } from '../../state/attempt.ts';
+import { type AccountLine, TAKEN_BACK_BUT } from '../../state/import-run.ts';
 import { stopImport, takeBackImport } from '../../state/importer.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { Button } from '../../ui/button.tsx';
@@ -30,6 +31,7 @@ export function Account({ onAgain }: { onAgain: () => void }) {
   }).join(', ');
   const takeable =
     (state === 'done' || state === 'stopped') && lines.some((line) => line.outcome !== 'refused');
+  const staying = state === 'undone' && lines.some((line) => line.file === TAKEN_BACK_BUT);
   return (
     <section aria-label="Account of the import">
       <div className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2 border-y py-3">
@@ -38,7 +40,11 @@ export function Account({ onAgain }: { onAgain: () => void }) {
           {state === 'done' && (summary || 'Done')}
           {state === 'stopped' &&
             `Stopped after ${done.toLocaleString('en')} of ${total.toLocaleString('en')} files${summary ? `: ${summary}` : ''}`}
-          {state === 'undone' && 'Taken back: everything is as it was before the import'}
+          {state === 'undoing' && 'Taking it back...'}
+          {state === 'undone' &&
+            (staying
+              ? `Taken back, but for what was changed since: see the end of the list`
+              : 'Taken back: everything is as it was before the import')}
         </p>
         {state === 'running' ? (
           <>
@@ -50,9 +56,9 @@ export function Account({ onAgain }: { onAgain: () => void }) {
             />
             <Button onClick={stopImport}>Stop</Button>
           </>
-        ) : (
+        ) : state === 'undoing' ? null : (
           <>
-            {takeable && <Button onClick={() => void takeBackImport()}>Take it all back</Button>}
+            {takeable && <Button onClick={() => attempt(takeBackImport())}>Take it all back</Button>}
             <Link to="/posts" className="font-semibold text-marram underline underline-offset-4">
               To your posts
             </Link>
@@ -63,7 +69,7 @@ export function Account({ onAgain }: { onAgain: () => void }) {
         )}
       </div>
       {state === 'running' && <p className="mb-2 truncate text-[13px] text-soft">{current}</p>}
-      <Lines lines={lines} linked={state !== 'undone'} />
+      <Lines lines={lines} linked={state !== 'undone' && state !== 'undoing'} />
     </section>
   );
 }

@@ -3,6 +3,7 @@ import { FileUp, FolderUp } from 'lucide-react';
 import { type DragEvent, useId, useState } from 'react';
 import type { WhenKnown } from '../../data/import-post.ts';
 import { currentSite } from '../../data/sites.ts';
+import { attempt } from '../../state/attempt.ts';
 import { importForgotten } from '../../state/import-run.ts';
 import { importAddresses, importFiles } from '../../state/importer.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
@@ -21,12 +22,12 @@ export function Import() {
   const [over, setOver] = useState(false);
   if (!site) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
   const bring = (files: readonly PathFile[]) => {
-    if (files.length) void importFiles(site, files, whenKnown);
+    if (files.length) attempt(importFiles(site, files, whenKnown));
   };
   const drop = (event: DragEvent) => {
     event.preventDefault();
     setOver(false);
-    void droppedFiles(event.dataTransfer).then(bring);
+    attempt(droppedFiles(event.dataTransfer).then(bring));
   };
   return (
     <main className="h-full overflow-auto">
@@ -75,7 +76,7 @@ export function Import() {
                 ]}
                 note="Posts are told apart by their address."
               />
-              <PasteList onBring={(text) => void importAddresses(site, text)} />
+              <PasteList onBring={(text) => attempt(importAddresses(site, text))} />
             </div>
           </>
         ) : (

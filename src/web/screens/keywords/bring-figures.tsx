@@ -9,6 +9,7 @@ import {
   readPhraseList,
 } from '../../../core/research/index.ts';
 import { storageProblem } from '../../data/storage.ts';
+import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { TextField } from '../../ui/field.tsx';
 import { many } from '../../ui/figures.ts';
@@ -94,7 +95,7 @@ export function BringFigures({
       onDrop={(event) => {
         event.preventDefault();
         event.stopPropagation();
-        void choose(event.dataTransfer.files[0]);
+        attempt(choose(event.dataTransfer.files[0]));
       }}
     >
       <div className="mb-3 flex items-center gap-3">
@@ -134,7 +135,7 @@ export function BringFigures({
               look="main"
               label="File with figures"
               accept=".csv,.tsv,.txt,text/csv"
-              onFiles={([file]) => void choose(file)}
+              onFiles={([file]) => attempt(choose(file))}
             >
               Choose a file
             </FileButton>
@@ -148,7 +149,7 @@ export function BringFigures({
               placeholder={'One a line, or parted by commas'}
               note="Without figures: a search brings those that are known."
             />
-            <Button className="mt-2" onClick={() => void addList()} disabled={!list.trim()}>
+            <Button className="mt-2" onClick={() => attempt(addList())} disabled={!list.trim()}>
               Add phrases
             </Button>
           </div>

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { countInWords, figureInWords, many } from '../../ui/figures.ts';
 import { researchWorker, told } from '../../workers/research-client.ts';
@@ -23,15 +24,17 @@ export function ClustersTab({
     let late = false;
     setFound(null);
     setOpen(null);
-    void researchWorker()
-      .then((worker) =>
-        worker.clusters(
-          siteId,
-          view.rows,
-          told((share) => !late && setDone(share)),
-        ),
-      )
-      .then((clusters) => !late && setFound(clusters));
+    attempt(
+      researchWorker()
+        .then((worker) =>
+          worker.clusters(
+            siteId,
+            view.rows,
+            told((share) => !late && setDone(share)),
+          ),
+        )
+        .then((clusters) => !late && setFound(clusters)),
+    );
     return () => {
       late = true;
     };
@@ -93,7 +96,7 @@ export function ClustersTab({
                   <button
                     type="button"
                     aria-expanded={open?.at === at}
-                    onClick={() => void show(at)}
+                    onClick={() => attempt(show(at))}
                     className="text-left hover:underline"
                   >
                     {cluster.name}

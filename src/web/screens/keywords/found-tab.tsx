@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { attempt } from '../../state/attempt.ts';
 import { countInWords, many } from '../../ui/figures.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 import type { DeskView, FoundLine } from '../../workers/research-desk.ts';
@@ -18,9 +19,11 @@ export function FoundTab({
   useEffect(() => {
     let late = false;
     setPages(null);
-    void researchWorker()
-      .then((worker) => worker.found(siteId, view.rows))
-      .then((found) => !late && setPages(found));
+    attempt(
+      researchWorker()
+        .then((worker) => worker.found(siteId, view.rows))
+        .then((found) => !late && setPages(found)),
+    );
     return () => {
       late = true;
     };

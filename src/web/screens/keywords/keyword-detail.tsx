@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { INTENTS, type Intent, MONTH_NAMES, seasonOf } from '../../../core/research/index.ts';
+import { attempt } from '../../state/attempt.ts';
 import { countInWords, figureInWords } from '../../ui/figures.ts';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
 import { SeasonBars } from '../../ui/season-bars.tsx';
@@ -19,9 +20,11 @@ export function useDetail(
     let late = false;
     if (!siteId || !phrase) setDetail(null);
     else
-      void researchWorker()
-        .then((worker) => worker.detail(siteId, phrase, region))
-        .then((found) => !late && setDetail(found));
+      attempt(
+        researchWorker()
+          .then((worker) => worker.detail(siteId, phrase, region))
+          .then((found) => !late && setDetail(found)),
+      );
     return () => {
       late = true;
     };

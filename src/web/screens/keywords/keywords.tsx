@@ -19,6 +19,7 @@ import { listsOf } from '../../data/lists.ts';
 import { postsOf } from '../../data/posts.ts';
 import { changeHouse, currentSite, pagesOf } from '../../data/sites.ts';
 import { storageProblem } from '../../data/storage.ts';
+import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { copyText } from '../../ui/copy-text.ts';
 import { download } from '../../ui/download.ts';
@@ -60,7 +61,11 @@ const NO_PAGES: readonly SitePage[] = [];
 /** Keywords: what people type around a seed, what of it is within reach, and onto which list it goes. */
 export function Keywords() {
   const site = useLiveQuery(currentSite);
-  return site ? <Desk site={site} /> : <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
+  return site ? (
+    <Desk key={site.id} site={site} />
+  ) : (
+    <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />
+  );
 }
 
 function Desk({ site }: { site: SiteRow }) {
@@ -107,18 +112,25 @@ function Desk({ site }: { site: SiteRow }) {
   const detail = useDetail(site.id, opened, region, `${stamp} ${told}`);
 
   useEffect(() => {
-    void researchWorker()
-      .then((worker) => worker.counts(site.id))
-      .then((counts) => setRegions([...new Set(['GB', 'US', region, ...Object.keys(counts)])].sort()));
-  }, [site.id, region]);
+    // Anew with each import: it may bring a region.
+    attempt(
+      researchWorker()
+        .then((worker) => worker.counts(site.id))
+        .then((counts) => setRegions([...new Set(['GB', 'US', region, ...Object.keys(counts)])].sort())),
+      'The regions of your phrases could not be read',
+    );
+  }, [site.id, region, stamp]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: another search has other rows.
   useEffect(() => setSelected(new Set()), [typed, region]);
   useEffect(() => {
     if (!charted || !view) return;
     let late = false;
-    void researchWorker()
-      .then((worker) => worker.points(site.id, view.rows))
-      .then((next) => !late && setPoints(next));
+    attempt(
+      researchWorker()
+        .then((worker) => worker.points(site.id, view.rows))
+        .then((next) => !late && setPoints(next)),
+      'The chart could not be drawn',
+    );
     return () => {
       late = true;
     };
@@ -224,8 +236,8 @@ function Desk({ site }: { site: SiteRow }) {
                   count={count}
                   lists={lists}
                   phrases={phrases}
-                  onCopy={() => void csv().then(copyCsv)}
-                  onDownload={() => void csv().then((text) => download('keywords.csv', text, 'text/csv'))}
+                  onCopy={() => attempt(csv().then(copyCsv))}
+                  onDownload={() => attempt(csv().then((text) => download('keywords.csv', text, 'text/csv')))}
                 />
                 <Button
                   aria-pressed={charted}
@@ -245,7 +257,7 @@ function Desk({ site }: { site: SiteRow }) {
                 setColumns={setColumns}
                 views={viewsOf(site)}
                 setViews={(views) =>
-                  void changeHouse(site.id, (house) => ({ ...house, keywordViews: views }))
+                  attempt(changeHouse(site.id, (house) => ({ ...house, keywordViews: views })))
                 }
               />
             )}
@@ -310,7 +322,7 @@ function Desk({ site }: { site: SiteRow }) {
                 detail && (
                   <KeywordDetailPanel
                     detail={detail}
-                    onIntent={(row, intent) => void setIntent(row, intent)}
+                    onIntent={(row, intent) => attempt(setIntent(row, intent))}
                   />
                 )
               )}

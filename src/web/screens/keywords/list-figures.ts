@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { phraseKey } from '../../../core/research/index.ts';
 import type { ListRow } from '../../data/database.ts';
+import { attempt } from '../../state/attempt.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 import type { KeywordLine } from '../../workers/research-desk.ts';
 
@@ -21,13 +22,15 @@ export function useFigures(siteId: string, lists: readonly ListRow[]): Figures {
   const [figures, setFigures] = useState<Figures>(new Map());
   useEffect(() => {
     let late = false;
-    void researchWorker().then(async (worker) => {
-      const known = new Map<string, KeywordLine>();
-      for (const { region, phrases } of lists)
-        for (const [at, line] of (await worker.figures(siteId, region, phrases)).entries())
-          if (line) known.set(figureKey(region, phrases[at]), line);
-      if (!late) setFigures(known);
-    });
+    attempt(
+      researchWorker().then(async (worker) => {
+        const known = new Map<string, KeywordLine>();
+        for (const { region, phrases } of lists)
+          for (const [at, line] of (await worker.figures(siteId, region, phrases)).entries())
+            if (line) known.set(figureKey(region, phrases[at]), line);
+        if (!late) setFigures(known);
+      }),
+    );
     return () => {
       late = true;
     };

@@ -1,16 +1,18 @@
 import { Trash2, X } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { toast } from 'sonner';
 import { emptyDraft } from '../../../core/draft/index.ts';
 import { type Holder, overlapsOf, readPhraseList } from '../../../core/research/index.ts';
 import { houseFields } from '../../../core/site/index.ts';
 import type { ListRow, PostRow, SiteRow } from '../../data/database.ts';
-import { holderOfList, putLists, removeList, withPhrases } from '../../data/lists.ts';
+import { changeList, holderOfList, removeList, withPhrases } from '../../data/lists.ts';
 import { addPost } from '../../data/posts.ts';
+import { attempt } from '../../state/attempt.ts';
+import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 import { countInWords, figureInWords, many } from '../../ui/figures.ts';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
+import { isEnter } from '../../ui/keys.ts';
 import { type Figures, figureKey, volumeOf } from './list-figures.ts';
 
 const now = () => new Date().toISOString();
@@ -42,21 +44,17 @@ export function ListInHand({
     own,
     holders.filter(({ id }) => id !== `post ${list.postId}`),
   );
-  const put = (patch: Partial<ListRow>) => void putLists([{ ...list, ...patch, changed: now() }]);
-  const undoable = (words: string, patch: Partial<ListRow>) => {
-    put(patch);
-    toast(words, { duration: 10_000, action: { label: 'Undo', onClick: () => void putLists([list]) } });
-  };
+  const put = (change: Partial<ListRow> | ((known: ListRow) => Partial<ListRow>)) =>
+    attempt(changeList(list.id, typeof change === 'function' ? change : () => change));
+  const undoable = async (words: string, change: (known: ListRow) => Partial<ListRow>) =>
+    offerUndo(words, await changeList(list.id, change), 10_000);
   const held = new Map<string, string[]>();
   for (const { holder, shared } of overlaps)
     for (const { phrase } of shared) held.set(phrase, [...(held.get(phrase) ?? []), holder.name]);
   const remove = async () => {
-    await removeList(list.id);
+    const back = await removeList(list.id);
     onGone();
-    toast(`"${list.name}" deleted`, {
-      duration: 10_000,
-      action: { label: 'Undo', onClick: () => void putLists([list]) },
-    });
+    offerUndo(`"${list.name}" deleted`, back, 10_000);
   };
   const begin = async () => {
     const fields = {
@@ -65,7 +63,7 @@ export function ListInHand({
       supporting: list.phrases.filter((phrase) => phrase !== list.primary),
     };
     const id = await addPost(site.id, crypto.randomUUID(), now(), { fields, draft: emptyDraft() });
-    await putLists([{ ...list, postId: id, changed: now() }]);
+    await changeList(list.id, () => ({ postId: id }));
     navigate(`/posts/${id}/target`);
   };
   return (
@@ -77,7 +75,7 @@ export function ListInHand({
             value={name}
             onChange={(event) => setName(event.target.value)}
             onBlur={() => name.trim() && name !== list.name && put({ name: name.trim() })}
-            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+            onKeyDown={(event) => isEnter(event) && event.currentTarget.blur()}
             className="w-full rounded-md border border-transparent bg-transparent px-1 font-serif text-xl font-semibold hover:border-line"
           />
         </label>
@@ -89,11 +87,11 @@ export function ListInHand({
             Its post: {post.fields.title || 'Untitled'}
           </Link>
         ) : (
-          <Button look="main" onClick={() => void begin()} disabled={list.phrases.length === 0}>
+          <Button look="main" onClick={() => attempt(begin())} disabled={list.phrases.length === 0}>
             Start a post from this list
           </Button>
         )}
-        <Button onClick={() => void remove()} aria-label="Delete this list">
+        <Button onClick={() => attempt(remove())} aria-label="Delete this list">
           <Trash2 size={15} aria-hidden />
         </Button>
       </div>
@@ -147,11 +145,15 @@ export function ListInHand({
                         type="button"
                         aria-label={`Take ${phrase} off the list`}
                         onClick={() => {
-                          const rest = list.phrases.filter((other) => other !== phrase);
-                          undoable(`"${phrase}" is off the list`, {
-                            phrases: rest,
-                            primary: phrase === list.primary ? (rest[0] ?? '') : list.primary,
-                          });
+                          attempt(
+                            undoable(`"${phrase}" is off the list`, ({ phrases, primary }) => {
+                              const rest = phrases.filter((other) => other !== phrase);
+                              return {
+                                phrases: rest,
+                                primary: phrase === primary ? (rest[0] ?? '') : primary,
+                              };
+                            }),
+                          );
                         }}
                         className="text-soft hover:text-rust"
                       >
@@ -167,9 +169,12 @@ export function ListInHand({
             className="mt-3 flex gap-2"
             onSubmit={(event) => {
               event.preventDefault();
-              const phrases = withPhrases(list.phrases, readPhraseList(adding));
+              const added = readPhraseList(adding);
               setAdding('');
-              put({ phrases, primary: list.primary || (phrases[0] ?? '') });
+              put(({ phrases: known, primary }) => {
+                const phrases = withPhrases(known, added);
+                return { phrases, primary: primary || (phrases[0] ?? '') };
+              });
             }}
           >
             <label className="flex-1">

@@ -5,9 +5,10 @@ import { Link, useSearchParams } from 'react-router';
 import { type Overlap, overlapsOf } from '../../../core/research/index.ts';
 import { regionOf } from '../../../core/site/index.ts';
 import type { ListRow, PostRow, SiteRow } from '../../data/database.ts';
-import { addToList, holderOfList, holderOfPost, listsOf, putLists } from '../../data/lists.ts';
+import { addToList, holderOfList, holderOfPost, listsOf, moveList } from '../../data/lists.ts';
 import { postsOf } from '../../data/posts.ts';
 import { currentSite } from '../../data/sites.ts';
+import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { countInWords, many } from '../../ui/figures.ts';
 import { useFigures, volumeOf } from './list-figures.ts';
@@ -24,7 +25,7 @@ export function Lists() {
     return site && { site, lists: await listsOf(site.id), posts: await postsOf(site.id) };
   });
   if (!found) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
-  return <ListDesk {...found} />;
+  return <ListDesk key={found.site.id} {...found} />;
 }
 
 function ListDesk({ site, lists, posts }: { site: SiteRow; lists: ListRow[]; posts: PostRow[] }) {
@@ -57,12 +58,6 @@ function ListDesk({ site, lists, posts }: { site: SiteRow; lists: ListRow[]; pos
     );
     setParams({ list: made.id });
   };
-  const move = async (from: number, by: 1 | -1) => {
-    const order = [...lists];
-    const [moved] = order.splice(from, 1);
-    order.splice(from + by, 0, moved);
-    await putLists(order.map((each, at) => ({ ...each, rank: at + 1 })));
-  };
   return (
     <main className="flex h-full flex-col">
       <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b px-6 pt-5 pb-3">
@@ -77,7 +72,7 @@ function ListDesk({ site, lists, posts }: { site: SiteRow; lists: ListRow[]; pos
               {showsMatrix ? 'Back to the lists' : 'All overlaps'}
             </Button>
           )}
-          <Button look="main" onClick={() => void create()}>
+          <Button look="main" onClick={() => attempt(create())}>
             <Plus size={16} aria-hidden />
             New list
           </Button>
@@ -91,7 +86,7 @@ function ListDesk({ site, lists, posts }: { site: SiteRow; lists: ListRow[]; pos
             under Phrases and press "Add to list", or begin an empty one and paste into it.
           </p>
           <div className="flex justify-center gap-3">
-            <Button look="main" onClick={() => void create()}>
+            <Button look="main" onClick={() => attempt(create())}>
               Begin a list
             </Button>
             <Link
@@ -142,7 +137,7 @@ function ListDesk({ site, lists, posts }: { site: SiteRow; lists: ListRow[]; pos
                         type="button"
                         aria-label={`Move ${each.name} up`}
                         disabled={at === 0}
-                        onClick={() => void move(at, -1)}
+                        onClick={() => attempt(moveList(site.id, each.id, -1))}
                         className="text-soft hover:text-ink disabled:invisible"
                       >
                         <ArrowUp size={13} aria-hidden />
@@ -151,7 +146,7 @@ function ListDesk({ site, lists, posts }: { site: SiteRow; lists: ListRow[]; pos
                         type="button"
                         aria-label={`Move ${each.name} down`}
                         disabled={at === lists.length - 1}
-                        onClick={() => void move(at, 1)}
+                        onClick={() => attempt(moveList(site.id, each.id, 1))}
                         className="text-soft hover:text-ink disabled:invisible"
                       >
                         <ArrowDown size={13} aria-hidden />

@@ -7,6 +7,7 @@ import type { FigureSource, NearWin, Targeting } from '../../../core/research/in
 import { houseFields } from '../../../core/site/index.ts';
 import { addPost } from '../../data/posts.ts';
 import { currentSite } from '../../data/sites.ts';
+import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { countInWords, many } from '../../ui/figures.ts';
 import { researchWorker } from '../../workers/research-client.ts';
@@ -37,9 +38,11 @@ export function NearWins() {
   useEffect(() => {
     if (!site) return;
     let late = false;
-    void researchWorker()
-      .then((worker) => worker.nearWins(site.id))
-      .then((wins) => !late && setFound(wins));
+    attempt(
+      researchWorker()
+        .then((worker) => worker.nearWins(site.id))
+        .then((wins) => !late && setFound(wins)),
+    );
     return () => {
       late = true;
     };
@@ -90,9 +93,9 @@ export function NearWins() {
             click curve in House rules, less the clicks there are.
           </p>
           {byPage ? (
-            <ByPage wins={found.wins} onWrite={(query) => void write(query)} />
+            <ByPage wins={found.wins} onWrite={(query) => attempt(write(query))} />
           ) : (
-            <Table wins={found.wins} onWrite={(query) => void write(query)} />
+            <Table wins={found.wins} onWrite={(query) => attempt(write(query))} />
           )}
         </>
       )}

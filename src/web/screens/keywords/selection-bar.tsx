@@ -1,7 +1,8 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
 import type { ListRow } from '../../data/database.ts';
 import { addToList } from '../../data/lists.ts';
+import { attempt } from '../../state/attempt.ts';
+import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 import { many } from '../../ui/figures.ts';
 import { PanelButton } from '../../ui/panel-button.tsx';
@@ -30,12 +31,10 @@ export function SelectionBar({
   const add = async (to: { id: string } | { name: string; region: string }) => {
     setOpen(false);
     const { list, added, undo } = await addToList(siteId, to, await phrases(), new Date().toISOString());
-    toast(
+    offerUndo(
       `${many(added, 'phrase')} added to "${list.name}"${added < count ? `; ${count - added} stood on it` : ''}`,
-      {
-        duration: 10_000,
-        action: { label: 'Undo', onClick: () => void undo() },
-      },
+      () => undo(),
+      10_000,
     );
   };
   return (
@@ -53,7 +52,7 @@ export function SelectionBar({
           className="mb-2 flex gap-1.5"
           onSubmit={(event) => {
             event.preventDefault();
-            if (name.trim()) void add({ name: name.trim(), region });
+            if (name.trim()) attempt(add({ name: name.trim(), region }));
             setName('');
           }}
         >
@@ -73,7 +72,7 @@ export function SelectionBar({
             <li key={list.id} className="border-t">
               <button
                 type="button"
-                onClick={() => void add({ id: list.id })}
+                onClick={() => attempt(add({ id: list.id }))}
                 className="flex w-full items-baseline gap-2 py-1.5 text-left hover:text-marram"
               >
                 <span className="min-w-0 flex-1 truncate">{list.name}</span>

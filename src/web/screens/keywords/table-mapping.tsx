@@ -8,6 +8,7 @@ import {
   type TablePreview,
 } from '../../../core/research/index.ts';
 import { storageProblem } from '../../data/storage.ts';
+import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { many } from '../../ui/figures.ts';
@@ -109,7 +110,10 @@ export function TableMapping({
           ? {}
           : {
               duration: 15_000,
-              action: { label: 'Undo', onClick: () => void worker.undoImport(siteId, token) },
+              action: {
+                label: 'Undo',
+                onClick: () => attempt(worker.undoImport(siteId, token), 'It could not be taken back'),
+              },
             },
       );
       onResult(result);
@@ -127,7 +131,7 @@ export function TableMapping({
         <div className="mb-3 h-2 rounded bg-sand">
           <div className="h-2 rounded bg-marram" style={{ width: `${done * 100}%` }} />
         </div>
-        <Button onClick={() => void researchWorker().then((worker) => worker.stop())}>Stop</Button>
+        <Button onClick={() => attempt(researchWorker().then((worker) => worker.stop()))}>Stop</Button>
       </div>
     );
   return (
@@ -228,7 +232,7 @@ export function TableMapping({
         </p>
       )}
       <div className="mt-4 flex gap-3">
-        <Button look="main" onClick={() => void read()} disabled={!fine}>
+        <Button look="main" onClick={() => attempt(read())} disabled={!fine}>
           Read the table
         </Button>
         <Button onClick={onCancel}>Choose another file</Button>

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { SiteRow } from '../../data/database.ts';
+import { attempt } from '../../state/attempt.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 import type { DeskView, DeskWish, KeywordLine } from '../../workers/research-desk.ts';
 
@@ -15,12 +16,14 @@ export function useDeskView(
   useEffect(() => {
     if (!siteId) return;
     let late = false;
-    void researchWorker()
-      .then((worker) => worker.view(siteId, JSON.parse(key) as DeskWish))
-      .then(
-        (view) => !late && setState({ view, problem: '' }),
-        (error: Error) => !late && setState({ view: null, problem: error.message }),
-      );
+    attempt(
+      researchWorker()
+        .then((worker) => worker.view(siteId, JSON.parse(key) as DeskWish))
+        .then(
+          (view) => !late && setState({ view, problem: '' }),
+          (error: Error) => !late && setState({ view: null, problem: error.message }),
+        ),
+    );
     return () => {
       late = true;
     };
@@ -53,12 +56,14 @@ export function useLines(
         rows.push(row);
       }
       if (rows.length === 0) return;
-      void researchWorker()
-        .then((worker) => worker.lines(siteId, rows))
-        .then((lines) => {
-          for (const line of lines) known.current.set(line.row, line);
-          drawn((count) => count + 1);
-        });
+      attempt(
+        researchWorker()
+          .then((worker) => worker.lines(siteId, rows))
+          .then((lines) => {
+            for (const line of lines) known.current.set(line.row, line);
+            drawn((count) => count + 1);
+          }),
+      );
     },
     [siteId, view],
   );
@@ -74,9 +79,11 @@ export function useToldOfSite({ id, revision }: SiteRow): number {
   // biome-ignore lint/correctness/useExhaustiveDependencies: another revision may weigh otherwise.
   useEffect(() => {
     let late = false;
-    void researchWorker()
-      .then((worker) => worker.refreshSite(id))
-      .then(() => !late && setTold((count) => count + 1));
+    attempt(
+      researchWorker()
+        .then((worker) => worker.refreshSite(id))
+        .then(() => !late && setTold((count) => count + 1)),
+    );
     return () => {
       late = true;
     };

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import type { Question } from '../../../core/research/index.ts';
 import { storageProblem } from '../../data/storage.ts';
 import { MarketProblem, market } from '../../services/market.ts';
+import { attempt } from '../../state/attempt.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 
 /** Asks the source of figures about seeds whenever they change, and keeps what it knows. */
@@ -25,20 +26,22 @@ export function useMarket(
     let late = false;
     setState((before) => ({ ...before, busy: true, problem: '' }));
     const wanted = key.split('\n');
-    void (async () => {
-      try {
-        const [keywords, questions] = await Promise.all([
-          market.keywords(wanted, region),
-          market.questions(wanted, region),
-        ]);
-        if (keywords.length > 0) await (await researchWorker()).add(siteId, keywords);
-        if (!late) setState((before) => ({ busy: false, problem: '', questions, at: before.at + 1 }));
-      } catch (error) {
-        if (late) return;
-        const problem = error instanceof MarketProblem ? error.message : storageProblem(error);
-        setState((before) => ({ ...before, busy: false, problem }));
-      }
-    })();
+    attempt(
+      (async () => {
+        try {
+          const [keywords, questions] = await Promise.all([
+            market.keywords(wanted, region),
+            market.questions(wanted, region),
+          ]);
+          if (keywords.length > 0) await (await researchWorker()).add(siteId, keywords);
+          if (!late) setState((before) => ({ busy: false, problem: '', questions, at: before.at + 1 }));
+        } catch (error) {
+          if (late) return;
+          const problem = error instanceof MarketProblem ? error.message : storageProblem(error);
+          setState((before) => ({ ...before, busy: false, problem }));
+        }
+      })(),
+    );
     return () => {
       late = true;
     };

@@ -1,5 +1,6 @@
-import { toast } from 'sonner';
 import { letLeftOverBe } from '../../data/start-from.ts';
+import { attempt } from '../../state/attempt.ts';
+import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 
 /** Tells how much of a post still stands as in the one it was begun from. */
@@ -14,9 +15,7 @@ export function LeftOverNotice({
   const { title, blocks } = leftOver;
   const letBe = async () => {
     const before = await letLeftOverBe(postId);
-    toast('What stands there counts as this post’s own now.', {
-      action: { label: 'Undo', onClick: () => void letLeftOverBe(postId, before) },
-    });
+    offerUndo('What stands there counts as this post’s own now.', () => letLeftOverBe(postId, before));
   };
   return (
     <p
@@ -28,7 +27,7 @@ export function LeftOverNotice({
         {title}
         ”.
       </span>
-      <Button look="word" onClick={() => void letBe()}>
+      <Button look="word" onClick={() => attempt(letBe())}>
         Let it stay
       </Button>
     </p>

@@ -1,6 +1,6 @@
 import { useOutletContext } from 'react-router';
 import type { SiteRow } from '../../data/database.ts';
-import type { PostSession } from '../../state/post-session.ts';
+import type { PostSession } from '../../state/post/post-session.ts';
 
 /** What every step of a post is given. */
 export interface PostContext {

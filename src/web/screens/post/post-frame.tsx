@@ -5,11 +5,13 @@ import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 import type { StudyFacts } from '../../../core/criteria/index.ts';
 import { scoreAsPage } from '../../../core/study/index.ts';
 import { database } from '../../data/database.ts';
-import { PostSession } from '../../state/post-session.ts';
+import { attempt } from '../../state/attempt.ts';
+import { PostSession } from '../../state/post/post-session.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { timeInWords } from '../../ui/day.ts';
 import { GROUP_NAMES, Ridge } from '../../ui/ridge.tsx';
 import { STATUS_NAMES } from '../../ui/status-names.ts';
+import { LeaveGuard } from './leave-guard.tsx';
 import type { PostContext } from './post-context.ts';
 import { PostNotices } from './post-notices.tsx';
 import { Trail } from './trail.tsx';
@@ -28,17 +30,20 @@ export function PostFrame() {
   const site = useLiveQuery(async () => (siteId ? database().sites.get(siteId) : undefined), [siteId]);
 
   useEffect(() => {
+    const visit = new AbortController();
     let current: PostSession | null = null;
-    let left = false;
     setSession(null);
-    void PostSession.open(postId).then((opened) => {
-      current = opened;
-      if (left) void opened?.close();
-      else setSession(opened ?? 'missing');
-    });
+    attempt(
+      PostSession.open(postId, visit.signal).then((opened) => {
+        if (visit.signal.aborted) return opened?.close();
+        current = opened;
+        setSession(opened ?? 'missing');
+      }),
+      'The post could not be opened',
+    );
     return () => {
-      left = true;
-      void current?.close();
+      visit.abort();
+      if (current) attempt(current.close(), 'The post could not be closed');
     };
   }, [postId]);
 
@@ -106,6 +111,7 @@ function Frame({ session, site }: PostContext) {
         <ScoreCorner study={study?.facts ?? null} />
       </header>
       <PostNotices session={session} />
+      <LeaveGuard session={session} />
       {/* While another tab writes, everything here can be read and nothing changed. */}
       <fieldset disabled={following} className="min-h-0 min-w-0 flex-1 print:min-h-fit">
         <Outlet context={context} />

@@ -1,28 +1,19 @@
-import { writeMarkdown } from '../../../core/draft/index.ts';
-import { slugOf } from '../../../core/listing/index.ts';
-import type { PostSession } from '../../state/post-session.ts';
+import { attempt } from '../../state/attempt.ts';
+import type { PostSession } from '../../state/post/post-session.ts';
+import { saveAsFile } from '../../state/post/unsaved.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { Button } from '../../ui/button.tsx';
-import { download } from '../../ui/download.ts';
 import { Notice } from '../../ui/notice.tsx';
 
 /** What the writer has to know of the post in hand: it is not saved, another tab writes it, its score stands still. */
 export function PostNotices({ session }: { session: PostSession }) {
-  const { save, problem, following, scoringProblem, fields } = useAppSelector((state) => state.openPost);
+  const { save, problem, following, scoringProblem } = useAppSelector((state) => state.openPost);
   return (
     <>
       {save === 'failed' && (
         <Notice grave>
           <span>{problem}</span>
-          <Button
-            onClick={() =>
-              download(
-                `${slugOf(fields.slug || fields.title) || 'untitled'}.md`,
-                writeMarkdown(session.document),
-                'text/markdown',
-              )
-            }
-          >
+          <Button onClick={() => attempt(saveAsFile(session.content), 'The file could not be handed out')}>
             Save as a file
           </Button>
         </Notice>
@@ -30,7 +21,7 @@ export function PostNotices({ session }: { session: PostSession }) {
       {following && (
         <Notice>
           <span>This post is open in another tab. You see here what is written there.</span>
-          <Button onClick={() => void session.takeOver()}>Write here instead</Button>
+          <Button onClick={() => attempt(session.takeOver())}>Write here instead</Button>
         </Notice>
       )}
       {scoringProblem && (

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { StudyRow } from '../../data/database.ts';
+import { attempt } from '../../state/attempt.ts';
 import { told } from '../../workers/research-client.ts';
 import type { StudyView } from '../../workers/study.ts';
 import { studyWorker } from '../../workers/study-client.ts';
@@ -26,43 +27,45 @@ export function useStudyView(row: StudyRow | null): StudyState & { stop: () => v
       done: before.view?.id === id ? null : 0,
       problem: '',
     }));
-    void studyWorker()
-      .then((worker) =>
-        worker.view(
-          id,
-          told((done) => {
-            if (!late) setState((before) => (before.done === null ? before : { ...before, done }));
-          }),
+    attempt(
+      studyWorker()
+        .then((worker) =>
+          worker.view(
+            id,
+            told((done) => {
+              if (!late) setState((before) => (before.done === null ? before : { ...before, done }));
+            }),
+          ),
+        )
+        .then(
+          (view) => {
+            if (late) return;
+            setState((before) =>
+              view
+                ? { view, done: null, problem: '' }
+                : {
+                    ...before,
+                    done: null,
+                    problem: before.view ? '' : 'Reading was stopped. Nothing is lost.',
+                  },
+            );
+          },
+          (error: Error) =>
+            !late &&
+            setState((before) => ({
+              ...before,
+              done: null,
+              problem: `The pages could not be studied: ${error.message}. Try again; the pages are kept.`,
+            })),
         ),
-      )
-      .then(
-        (view) => {
-          if (late) return;
-          setState((before) =>
-            view
-              ? { view, done: null, problem: '' }
-              : {
-                  ...before,
-                  done: null,
-                  problem: before.view ? '' : 'Reading was stopped. Nothing is lost.',
-                },
-          );
-        },
-        (error: Error) =>
-          !late &&
-          setState((before) => ({
-            ...before,
-            done: null,
-            problem: `The pages could not be studied: ${error.message}. Try again; the pages are kept.`,
-          })),
-      );
+    );
     return () => {
       late = true;
     };
   }, [id, key]);
   return {
     ...state,
-    stop: () => void studyWorker().then((worker) => worker.stop()),
+    stop: () => attempt(studyWorker().then((worker) => worker.stop())),
     again: () => setAsked(asked + 1),
   };
 }

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { leftOverOf } from '../../data/start-from.ts';
-import type { PostSession } from '../../state/post-session.ts';
+import type { PostSession } from '../../state/post/post-session.ts';
 import { useAppSelector } from '../../state/store.ts';
 
 /** Blocks that still stand as in the post that this one was begun from; looked at anew with each save. */

@@ -1,7 +1,8 @@
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { useCommands } from '../../app/use-commands.ts';
-import type { PostSession } from '../../state/post-session.ts';
+import { attempt } from '../../state/attempt.ts';
+import type { PostSession } from '../../state/post/post-session.ts';
 import { STEP_NAMES, STEPS } from './trail-state.ts';
 
 /** What can be done to the post in hand, wherever in it the writer is. */
@@ -25,7 +26,7 @@ export function usePostCommands(session: PostSession): void {
       name: 'Keep a version now',
       keys: 'Mod+Shift+S',
       run: () => {
-        void session.keepVersion('named', 'Kept by hand').then(() => toast('A version is kept.'));
+        attempt(session.keepVersion('named', 'Kept by hand').then(() => toast('A version is kept.')));
       },
     },
   ]);

@@ -4,7 +4,7 @@ import { type Draft, readMarkdown } from '../../../core/draft/index.ts';
 import { ownNote, placeholderHeadings } from '../../../core/outline/index.ts';
 import { uneditedBlocks } from '../../../core/writing/index.ts';
 import { generationsOf } from '../../data/briefs.ts';
-import type { PostSession } from '../../state/post-session.ts';
+import type { PostSession } from '../../state/post/post-session.ts';
 import { useAppSelector } from '../../state/store.ts';
 
 const NONE: string[] = [];

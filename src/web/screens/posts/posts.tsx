@@ -10,6 +10,8 @@ import { addPost, postsOfInSlices, setDeleted } from '../../data/posts.ts';
 import { scoresOf } from '../../data/scores.ts';
 import { currentSite } from '../../data/sites.ts';
 import { staleScores } from '../../data/stale-scores.ts';
+import { attempt } from '../../state/attempt.ts';
+import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 import { dayInWords } from '../../ui/day.ts';
 import { download } from '../../ui/download.ts';
@@ -96,10 +98,7 @@ export function Posts() {
         : `${ids.length} posts`;
     await setDeleted(ids, new Date().toISOString());
     setSelected(new Set());
-    toast(`${names} deleted`, {
-      duration: 10_000,
-      action: { label: 'Undo', onClick: () => void setDeleted(ids, '') },
-    });
+    offerUndo(`${names} deleted`, () => setDeleted(ids, ''), 10_000);
   };
   const exportPosts = async (ids: readonly string[]) => {
     if (!site) return;
@@ -118,12 +117,16 @@ export function Posts() {
       onDragOver={(event) => event.preventDefault()}
       onDrop={(event) => {
         event.preventDefault();
-        void droppedFiles(event.dataTransfer).then((files) => {
-          if (!site || files.length === 0) return;
-          // Reading files is no part of the first page.
-          void import('../../state/importer.ts').then(({ importFiles }) => importFiles(site, files, 'leave'));
-          navigate('/import');
-        });
+        attempt(
+          droppedFiles(event.dataTransfer).then((files) => {
+            if (!site || files.length === 0) return;
+            // Reading files is no part of the first page.
+            attempt(
+              import('../../state/importer.ts').then(({ importFiles }) => importFiles(site, files, 'leave')),
+            );
+            navigate('/import');
+          }),
+        );
       }}
     >
       <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-5 pb-3">
@@ -161,7 +164,7 @@ export function Posts() {
             </select>
           </label>
           <Button
-            onClick={() => void exportPosts(chosen.length ? chosen : shown.map(({ row }) => row.id))}
+            onClick={() => attempt(exportPosts(chosen.length ? chosen : shown.map(({ row }) => row.id)))}
             disabled={shown.length === 0}
           >
             <Download size={15} aria-hidden />
@@ -172,7 +175,7 @@ export function Posts() {
                 : 'Export all'}
           </Button>
           {chosen.length > 0 && (
-            <Button onClick={() => void remove(chosen)}>
+            <Button onClick={() => attempt(remove(chosen))}>
               <Trash2 size={15} aria-hidden />
               Delete {chosen.length}
             </Button>
@@ -181,7 +184,7 @@ export function Posts() {
             <FileUp size={15} aria-hidden />
             Import
           </Button>
-          <Button look="main" onClick={() => void create()}>
+          <Button look="main" onClick={() => attempt(create())}>
             <Plus size={16} aria-hidden />
             New post
           </Button>
@@ -194,7 +197,7 @@ export function Posts() {
           ))}
         </div>
       ) : lines.length === 0 ? (
-        <Empty onNew={() => void create()} onImport={() => navigate('/import')} />
+        <Empty onNew={() => attempt(create())} onImport={() => navigate('/import')} />
       ) : (
         <Table
           shown={shown}
@@ -202,8 +205,8 @@ export function Posts() {
           setWish={setWish}
           selected={selected}
           setSelected={setSelected}
-          remove={(id) => void remove([id])}
-          startFrom={(id) => void begin(id)}
+          remove={(id) => attempt(remove([id]))}
+          startFrom={(id) => attempt(begin(id))}
         />
       )}
     </main>

@@ -1,9 +1,10 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
 import type { Restored } from '../../data/backup.ts';
 import { snapshot } from '../../data/snapshot.ts';
+import { attempt } from '../../state/attempt.ts';
 import { saveBackup } from '../../state/save-backup.ts';
 import { useAppSelector } from '../../state/store.ts';
+import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 import { dayInWords } from '../../ui/day.ts';
 import { ChoiceField } from '../../ui/field.tsx';
@@ -31,10 +32,7 @@ export function BackupSection() {
     try {
       const putBack = await snapshot();
       const done = await (await jobsWorker()).restoreBackup(file, mode, new Date().toISOString());
-      toast(saidOf(done, mode), {
-        duration: 20_000,
-        action: { label: 'Undo', onClick: () => void putBack() },
-      });
+      offerUndo(saidOf(done, mode), () => putBack(), 20_000);
     } catch (error) {
       setProblem(`${file.name} ${(error as Error).message}`);
     } finally {
@@ -52,7 +50,7 @@ export function BackupSection() {
           : 'None was saved from this browser yet.'}
       </p>
       <div className="mb-4">
-        <Button onClick={() => void saveBackup()}>Save a backup</Button>
+        <Button onClick={() => attempt(saveBackup())}>Save a backup</Button>
       </div>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <div className="w-72">
@@ -70,7 +68,7 @@ export function BackupSection() {
           label="Backup to restore"
           accept=".zip"
           disabled={busy}
-          onFiles={([file]) => void restore(file)}
+          onFiles={([file]) => attempt(restore(file))}
         >
           {busy ? 'Restoring...' : 'Choose the file'}
         </FileButton>

@@ -2,7 +2,6 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { ArrowLeft } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
 import {
   type CriterionId,
   criteriaMeanings,
@@ -16,6 +15,8 @@ import {
 } from '../../../core/criteria/index.ts';
 import type { SiteRow } from '../../data/database.ts';
 import { changeSite, currentSite } from '../../data/sites.ts';
+import { attempt } from '../../state/attempt.ts';
+import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 import { download } from '../../ui/download.ts';
 import { FileButton } from '../../ui/file-button.tsx';
@@ -46,12 +47,8 @@ function ProfileEditor({ site }: { site: SiteRow }) {
   const total = profile ? Object.values(profile.weights).reduce((sum, weight) => sum + weight, 0) : null;
 
   const apply = async (next: Profile) => {
-    const before = site.profile;
-    await changeSite(site.id, { profile: isDefault ? null : next });
-    toast('Your posts are scored by the new rules from now on.', {
-      duration: 15_000,
-      action: { label: 'Undo', onClick: () => void changeSite(site.id, { profile: before }) },
-    });
+    const back = await changeSite(site.id, { profile: isDefault ? null : next });
+    offerUndo('Your posts are scored by the new rules from now on.', back, 15_000);
   };
   const take = async (given: File) => {
     setFileProblem('');
@@ -132,7 +129,7 @@ function ProfileEditor({ site }: { site: SiteRow }) {
           <Button
             look="main"
             disabled={changes === 0 || !profile}
-            onClick={() => profile && void apply(profile)}
+            onClick={() => profile && attempt(apply(profile))}
           >
             {changes === 0 ? 'Nothing to apply' : `Apply ${changes} ${changes === 1 ? 'change' : 'changes'}`}
           </Button>
@@ -161,7 +158,7 @@ function ProfileEditor({ site }: { site: SiteRow }) {
             <FileButton
               label="Profile to import"
               accept=".json,application/json"
-              onFiles={([given]) => void take(given)}
+              onFiles={([given]) => attempt(take(given))}
             >
               Import
             </FileButton>

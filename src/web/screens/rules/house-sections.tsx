@@ -1,9 +1,10 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import type { House } from '../../../core/site/index.ts';
 import type { SiteRow } from '../../data/database.ts';
 import { changeHouse } from '../../data/sites.ts';
+import { attempt } from '../../state/attempt.ts';
+import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChipsField } from '../../ui/chips-field.tsx';
 import { Setting } from './setting.tsx';
@@ -13,7 +14,7 @@ const NUMBER = /^\d{1,6}$/;
 /** What a new post begins with, and who writes. */
 export function BriefSection({ site }: { site: SiteRow }) {
   const { house } = site;
-  const set = (patch: Partial<House>) => void changeHouse(site.id, (known) => ({ ...known, ...patch }));
+  const set = (patch: Partial<House>) => attempt(changeHouse(site.id, (known) => ({ ...known, ...patch })));
   const [lengthProblem, setLengthProblem] = useState('');
   return (
     <section aria-label="Offer and briefs" className="mb-8 border-t pt-5">
@@ -69,9 +70,7 @@ export function ChecklistSection({ site }: { site: SiteRow }) {
   const set = (change: (known: House['checklist']) => House['checklist']) =>
     changeHouse(site.id, (house) => ({ ...house, checklist: change(house.checklist) }));
   const remove = async (id: string) => {
-    const before = checklist;
-    await set((known) => known.filter((item) => item.id !== id));
-    toast('The point is taken out.', { action: { label: 'Undo', onClick: () => void set(() => before) } });
+    offerUndo('The point is taken out.', await set((known) => known.filter((item) => item.id !== id)));
   };
   return (
     <section aria-label="Checklist" className="mb-8 border-t pt-5">
@@ -86,8 +85,8 @@ export function ChecklistSection({ site }: { site: SiteRow }) {
               label={`Point ${at + 1}`}
               value={item.text}
               onChange={(next) =>
-                void set((known) =>
-                  known.map((each) => (each.id === item.id ? { ...each, text: next } : each)),
+                attempt(
+                  set((known) => known.map((each) => (each.id === item.id ? { ...each, text: next } : each))),
                 )
               }
             />
@@ -95,7 +94,7 @@ export function ChecklistSection({ site }: { site: SiteRow }) {
               type="button"
               aria-label={`Take out point ${at + 1}`}
               title="Take out"
-              onClick={() => void remove(item.id)}
+              onClick={() => attempt(remove(item.id))}
               className="rounded p-1.5 text-soft hover:text-rust"
             >
               <Trash2 size={15} aria-hidden />
@@ -109,7 +108,7 @@ export function ChecklistSection({ site }: { site: SiteRow }) {
           event.preventDefault();
           if (text.trim() === '') return;
           const point = { id: crypto.randomUUID(), text: text.trim() };
-          void set((known) => [...known, point]);
+          attempt(set((known) => [...known, point]));
           setText('');
         }}
       >

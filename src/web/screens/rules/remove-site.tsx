@@ -1,8 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { toast } from 'sonner';
 import type { SiteRow } from '../../data/database.ts';
 import { allSites, removeSite } from '../../data/sites.ts';
-import { snapshot } from '../../data/snapshot.ts';
+import { attempt } from '../../state/attempt.ts';
+import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 
 /** Takes a site out; the last one stays. */
@@ -10,12 +10,8 @@ export function RemoveSite({ site }: { site: SiteRow }) {
   const sites = useLiveQuery(allSites);
   if (!sites || sites.length < 2) return null;
   const remove = async () => {
-    const putBack = await snapshot();
-    await removeSite(site.id);
-    toast(`${site.name || 'The site'} is gone with its posts.`, {
-      duration: 20_000,
-      action: { label: 'Undo', onClick: () => void putBack() },
-    });
+    const putBack = await removeSite(site.id);
+    offerUndo(`${site.name || 'The site'} is gone with its posts.`, () => putBack(), 20_000);
   };
   return (
     <section aria-label="Remove this site" className="mb-8 border-t pt-5">
@@ -24,7 +20,7 @@ export function RemoveSite({ site }: { site: SiteRow }) {
         {site.name || 'This site'} goes with its posts, versions, pages and rules. Your other{' '}
         {sites.length === 2 ? 'site stays' : 'sites stay'}.
       </p>
-      <Button className="text-rust" onClick={() => void remove()}>
+      <Button className="text-rust" onClick={() => attempt(remove())}>
         Remove {site.name || 'this site'}
       </Button>
     </section>

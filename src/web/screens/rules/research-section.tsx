@@ -7,6 +7,7 @@ import {
 import { researchRulesOf } from '../../../core/site/index.ts';
 import type { SiteRow } from '../../data/database.ts';
 import { changeHouse } from '../../data/sites.ts';
+import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { Setting } from './setting.tsx';
 
@@ -34,7 +35,7 @@ export function ResearchSection({ site }: { site: SiteRow }) {
   const rules = researchRulesOf(site.house);
   const [problem, setProblem] = useState('');
   const set = (change: (rules: ResearchRules) => ResearchRules | undefined) =>
-    void changeHouse(site.id, (house) => ({ ...house, research: change(researchRulesOf(house)) }));
+    attempt(changeHouse(site.id, (house) => ({ ...house, research: change(researchRulesOf(house)) })));
   const weigh = (key: keyof OpportunityWeights, typed: string) => {
     const value = Number(typed.replace(',', '.'));
     if (typed.trim() === '' || !(value >= 0 && value <= 100)) {

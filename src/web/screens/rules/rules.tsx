@@ -7,6 +7,7 @@ import type { SiteRow } from '../../data/database.ts';
 import { resetDemo } from '../../data/demo.ts';
 import { changeSite, currentSite } from '../../data/sites.ts';
 import { snapshot } from '../../data/snapshot.ts';
+import { attempt } from '../../state/attempt.ts';
 import { type Theme, themeChosen } from '../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { Button } from '../../ui/button.tsx';
@@ -26,7 +27,7 @@ async function reset(): Promise<void> {
     success: 'The demo is as it was.',
     error: 'The demo could not be reset. Reload the page and try again.',
     duration: 12_000,
-    action: { label: 'Undo', onClick: () => void putBack() },
+    action: { label: 'Undo', onClick: () => attempt(putBack(), 'It could not be taken back') },
   });
   await task;
 }
@@ -37,7 +38,7 @@ export function Rules() {
   const theme = useAppSelector((state) => state.preferences.theme);
   const dispatch = useAppDispatch();
   if (!site) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
-  const set = (patch: Partial<SiteRow>) => void changeSite(site.id, patch);
+  const set = (patch: Partial<SiteRow>) => attempt(changeSite(site.id, patch));
   return (
     <main className="h-full overflow-auto">
       <div className="mx-auto max-w-3xl px-8 py-6">
@@ -111,7 +112,7 @@ export function Rules() {
               Everything in this demo goes back to how it was first: your posts here, their pictures and these
               rules.
             </p>
-            <Button onClick={() => void reset()}>Reset the demo</Button>
+            <Button onClick={() => attempt(reset())}>Reset the demo</Button>
           </section>
         )}
       </div>

@@ -3,10 +3,11 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { Search, Trash2 } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
 import { database, type PageRow } from '../../data/database.ts';
 import { postsOf } from '../../data/posts.ts';
 import { currentSite, removePages, restorePages } from '../../data/sites.ts';
+import { attempt } from '../../state/attempt.ts';
+import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 
 const ROW = 40;
@@ -35,10 +36,11 @@ export function Site() {
   const remove = async (rows: readonly PageRow[]) => {
     await removePages(rows);
     setSelected(new Set());
-    toast(rows.length === 1 ? `${rows[0].address} taken out` : `${rows.length} pages taken out`, {
-      duration: 10_000,
-      action: { label: 'Undo', onClick: () => void restorePages(rows) },
-    });
+    offerUndo(
+      rows.length === 1 ? `${rows[0].address} taken out` : `${rows.length} pages taken out`,
+      () => restorePages(rows),
+      10_000,
+    );
   };
   const chosen = shown.filter((row) => selected.has(row.path));
   return (
@@ -64,7 +66,7 @@ export function Site() {
               />
             </label>
             {chosen.length > 0 && (
-              <Button onClick={() => void remove(chosen)}>
+              <Button onClick={() => attempt(remove(chosen))}>
                 <Trash2 size={15} aria-hidden />
                 Take out {chosen.length}
               </Button>
@@ -97,7 +99,7 @@ export function Site() {
           shown={shown}
           selected={selected}
           setSelected={setSelected}
-          remove={(row) => void remove([row])}
+          remove={(row) => attempt(remove([row]))}
         />
       )}
     </main>

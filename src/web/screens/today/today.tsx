@@ -8,6 +8,7 @@ import { ideasOf } from '../../data/ideas.ts';
 import { postsOf } from '../../data/posts.ts';
 import { scoresOf } from '../../data/scores.ts';
 import { currentSite } from '../../data/sites.ts';
+import { attempt } from '../../state/attempt.ts';
 import { dayInWords } from '../../ui/day.ts';
 import { ToWin } from '../../ui/earned.tsx';
 import { countInWords, figureInWords, many } from '../../ui/figures.ts';
@@ -150,9 +151,11 @@ function Seasons({ site, posts }: { site: SiteRow; posts: readonly PostRow[] }) 
   const region = regionOf(site);
   useEffect(() => {
     let late = false;
-    void researchWorker()
-      .then((worker) => worker.seasonsSoon(site.id, region, MOST))
-      .then((found) => !late && setSoon(found));
+    attempt(
+      researchWorker()
+        .then((worker) => worker.seasonsSoon(site.id, region, MOST))
+        .then((found) => !late && setSoon(found)),
+    );
     return () => {
       late = true;
     };
@@ -215,9 +218,11 @@ function Near({ site }: { site: SiteRow }) {
   const [wins, setWins] = useState<NearWin[] | null>(null);
   useEffect(() => {
     let late = false;
-    void researchWorker()
-      .then((worker) => worker.nearWins(site.id))
-      .then((found) => !late && setWins(found?.wins ?? []));
+    attempt(
+      researchWorker()
+        .then((worker) => worker.nearWins(site.id))
+        .then((found) => !late && setWins(found?.wins ?? [])),
+    );
     return () => {
       late = true;
     };

@@ -8,6 +8,7 @@ import { slugOf } from '../../../../core/listing/index.ts';
 import { briefInstructions, briefMarkdown, briefOf } from '../../../../core/writing/index.ts';
 import { briefOfPost, changeBrief } from '../../../data/briefs.ts';
 import type { BriefRow } from '../../../data/database.ts';
+import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { copyText } from '../../../ui/copy-text.ts';
@@ -34,7 +35,7 @@ export function BriefStep() {
   if (!row || !brief || study === undefined)
     return <div aria-busy="true" className="m-6 h-60 rounded-md bg-sand/40" />;
   const name = `brief-${slugOf(fields.title || fields.keyword) || 'untitled'}`;
-  const change = (patch: Partial<BriefRow>) => void changeBrief(session.siteId, session.id, () => patch);
+  const change = (patch: Partial<BriefRow>) => attempt(changeBrief(session.siteId, session.id, () => patch));
   const instructions = briefInstructions(brief);
   const docx = async () => {
     const title = fields.title || fields.keyword || 'Untitled';
@@ -78,7 +79,9 @@ export function BriefStep() {
         <div className="flex flex-wrap gap-2 border-b px-5 py-3 print:hidden">
           <Button
             look="main"
-            onClick={() => void copyText(instructions, 'The brief is copied as instructions.', `${name}.txt`)}
+            onClick={() =>
+              attempt(copyText(instructions, 'The brief is copied as instructions.', `${name}.txt`))
+            }
           >
             <ClipboardCopy size={15} aria-hidden />
             Copy as instructions
@@ -87,7 +90,7 @@ export function BriefStep() {
             <FileDown size={15} aria-hidden />
             Markdown
           </Button>
-          <Button onClick={() => void docx()}>
+          <Button onClick={() => attempt(docx())}>
             <FileDown size={15} aria-hidden />
             .docx
           </Button>

@@ -1,6 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import {
   cleanPaste,
   type Draft,
@@ -9,7 +8,9 @@ import {
   writeMarkdownBody,
 } from '../../../../core/draft/index.ts';
 import { generationsOf, keepGenerations } from '../../../data/briefs.ts';
+import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
 import { many } from '../../../ui/figures.ts';
 import { GenerationHistory } from '../generation-history.tsx';
@@ -27,23 +28,17 @@ export function ComesBack({ instructions }: { instructions: string }) {
   const history = rows.filter(({ recipe }) => recipe === 'brief');
 
   const put = (pasted: Draft, how: 'instead' | 'after') => {
-    const before = { body: session.body, title };
+    const { body } = session;
     const { draft, title: named } = cleanPaste(pasted, title.trim() === '');
-    void session.keepVersion('paste');
-    session.replaceBody(
-      how === 'instead' ? draft : { ...draft, blocks: [...before.body.blocks, ...draft.blocks] },
-    );
-    if (named !== null) session.setFields({ title: named });
-    toast(`${many(draft.blocks.length, 'block')} put into the post, marked until you edit them.`, {
-      duration: 12_000,
-      action: {
-        label: 'Undo',
-        onClick: () => {
-          session.replaceBody(before.body);
-          if (named !== null) session.setFields({ title: before.title });
-        },
-      },
+    attempt(session.keepVersion('paste'));
+    const takeBack = session.change({
+      draft: how === 'instead' ? draft : { ...draft, blocks: [...body.blocks, ...draft.blocks] },
+      ...(named === null ? {} : { fields: { title: named } }),
     });
+    offerUndo(
+      `${many(draft.blocks.length, 'block')} put into the post, marked until you edit them.`,
+      takeBack,
+    );
   };
   const take = async (how: 'instead' | 'after') => {
     const pasted = html ? readHtml(html, nextId).draft : readMarkdown(text, nextId).draft;
@@ -92,10 +87,10 @@ export function ComesBack({ instructions }: { instructions: string }) {
         className="w-full rounded-md border px-2.5 py-1.5 text-[13px]"
       />
       <div className="mt-1 flex flex-wrap gap-2">
-        <Button disabled={!text.trim()} onClick={() => void take('instead')}>
+        <Button disabled={!text.trim()} onClick={() => attempt(take('instead'))}>
           Put in place of the draft
         </Button>
-        <Button disabled={!text.trim()} onClick={() => void take('after')}>
+        <Button disabled={!text.trim()} onClick={() => attempt(take('after'))}>
           Put after the draft
         </Button>
       </div>

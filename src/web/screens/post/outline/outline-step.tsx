@@ -22,7 +22,9 @@ import {
 } from '../../../../core/outline/index.ts';
 import { commonTopics } from '../../../../core/writing/index.ts';
 import { briefOfPost } from '../../../data/briefs.ts';
+import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
 import { DragArea } from '../../../ui/draggable-row.tsx';
 import { countInWords, many } from '../../../ui/figures.ts';
@@ -63,13 +65,10 @@ export function OutlineStep() {
     focusNext.current = null;
   });
 
-  const set = (next: Outline) => session.setOutline([...next]);
-  /** Sets another outline, with the way back. */
-  const setUndoable = (next: Outline, said: string) => {
-    const before = outline;
-    set(next);
-    toast(said, { duration: 10_000, action: { label: 'Undo', onClick: () => set(before) } });
-  };
+  const set = (next: Outline) => session.changeOutline(outline, next);
+  /** Sets another outline, with the way back; what was changed while it was being worked out stays. */
+  const setUndoable = (next: Outline, said: string, from: Outline = outline) =>
+    offerUndo(said, session.changeOutline(from, next));
   /** Changes the order and keeps the focus where it was. */
   const change = (next: Outline, focus?: string) => {
     focusNext.current = focus ?? null;
@@ -109,38 +108,31 @@ export function OutlineStep() {
     change(addItem(outline, after, item), item.id);
   };
   const remove = (at: number) => {
-    const before = outline;
-    change(removeItem(outline, at), outline[at - 1]?.id ?? outline[at + 1]?.id);
+    focusNext.current = outline[at - 1]?.id ?? outline[at + 1]?.id ?? null;
+    const takeBack = set(removeItem(outline, at));
     if (outline[at].text || outline[at].note)
-      toast(`"${outline[at].text || 'Heading'}" taken out`, {
-        action: { label: 'Undo', onClick: () => set(before) },
-      });
+      offerUndo(`"${outline[at].text || 'Heading'}" taken out`, takeBack);
   };
   const send = () => {
-    const before = session.body;
-    const { draft, added, renamed } = sendOutline(before, outline);
+    const { draft, added, renamed } = sendOutline(session.body, outline);
     if (added + renamed === 0) {
       toast('The draft already has these headings.');
       return;
     }
-    session.replaceBody(draft);
+    const takeBack = session.change({ draft });
     const said = [added ? `${many(added, 'heading')} added` : '', renamed ? `${renamed} changed` : '']
       .filter(Boolean)
       .join(', ');
-    toast(`${said}. Your text was not touched.`, {
-      action: { label: 'Undo', onClick: () => session.replaceBody(before) },
-    });
+    offerUndo(`${said}. Your text was not touched.`, takeBack);
   };
   // biome-ignore lint/correctness/useExhaustiveDependencies: anew with each save, as the draft may have changed
   const otherOrder = useMemo(() => isOrderedOtherwise(session.body, outline), [session, outline, savedAt]);
   const reorder = () => {
-    const before = session.body;
-    void session.keepVersion('paste');
-    session.replaceBody(reorderDraft(before, outline));
-    toast('The sections of the draft stand in the order of the outline. No word was changed.', {
-      duration: 10_000,
-      action: { label: 'Undo', onClick: () => session.replaceBody(before) },
-    });
+    attempt(session.keepVersion('paste'));
+    offerUndo(
+      'The sections of the draft stand in the order of the outline. No word was changed.',
+      session.change({ draft: reorderDraft(session.body, outline) }),
+    );
   };
   const readBack = () => {
     const next = outlineFromDraft(session.body, outline);
@@ -182,18 +174,23 @@ export function OutlineStep() {
         if (id !== null) by.set(id, [...(by.get(id) ?? []), text]);
     return by;
   }, [plan]);
-  const worker = async <T,>(work: (worker: Awaited<ReturnType<typeof studyWorker>>) => Promise<T>) =>
-    work(await studyWorker());
-  const combine = async (items: Planned[]) => {
-    const next = await worker((desk) => desk.combine(outline, items));
-    const fresh = next.length - outline.length;
-    setUndoable(
-      next,
-      fresh === 0
-        ? 'Everything of it is in the outline already.'
-        : `${many(fresh, 'heading')} added${fresh < items.length ? `; ${items.length - fresh} were there already` : ''}.`,
-    );
+  /** Lets the worker make another outline of this one; what is written meanwhile stays. */
+  const worked = async (
+    work: (desk: Awaited<ReturnType<typeof studyWorker>>, from: OutlineItem[]) => Promise<OutlineItem[]>,
+    said: (fresh: number) => string,
+  ) => {
+    const from = outline;
+    const next = await work(await studyWorker(), from);
+    setUndoable(next, said(next.length - from.length), from);
   };
+  const combine = (items: Planned[]) =>
+    worked(
+      (desk, from) => desk.combine(from, items),
+      (fresh) =>
+        fresh === 0
+          ? 'Everything of it is in the outline already.'
+          : `${many(fresh, 'heading')} added${fresh < items.length ? `; ${items.length - fresh} were there already` : ''}.`,
+    );
   const names: Record<Side, string> = {
     gaps: `Gaps${plan ? ` ${plan.gaps.length}` : ''}`,
     tray: 'To pull in',
@@ -325,13 +322,19 @@ export function OutlineStep() {
                 <GapsPanel
                   plan={plan}
                   onMerge={(gaps) =>
-                    void worker((desk) => desk.merge(outline, gaps)).then((next) =>
-                      setUndoable(next, `${many(next.length - outline.length, 'gap')} placed.`),
+                    attempt(
+                      worked(
+                        (desk, from) => desk.merge(from, gaps),
+                        (fresh) => `${many(fresh, 'gap')} placed.`,
+                      ),
                     )
                   }
                   onFaq={(questions) =>
-                    void worker((desk) => desk.faq(outline, questions)).then((next) =>
-                      setUndoable(next, `${many(questions.length, 'question')} at the end now.`),
+                    attempt(
+                      worked(
+                        (desk, from) => desk.faq(from, questions),
+                        () => `${many(questions.length, 'question')} at the end now.`,
+                      ),
                     )
                   }
                 />
@@ -354,7 +357,7 @@ export function OutlineStep() {
                     `${many(items.length, 'heading')} in the outline now.`,
                   )
                 }
-                onCombine={(items) => void combine(items)}
+                onCombine={(items) => attempt(combine(items))}
               />
             )}
             {side === 'checks' && plan && (

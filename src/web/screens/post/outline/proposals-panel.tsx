@@ -11,6 +11,7 @@ import {
   SHAPE_NAMES,
 } from '../../../../core/outline/index.ts';
 import { generationsOf, keepGenerations } from '../../../data/briefs.ts';
+import { attempt } from '../../../state/attempt.ts';
 import { Button } from '../../../ui/button.tsx';
 import { many } from '../../../ui/figures.ts';
 import type { PlanWish } from '../../../workers/plan.ts';
@@ -111,11 +112,11 @@ export function ProposalsPanel({
   return (
     <div>
       <div className="mb-3 flex flex-wrap gap-2">
-        <Button look="main" disabled={busy} onClick={() => void propose(3)}>
+        <Button look="main" disabled={busy} onClick={() => attempt(propose(3))}>
           Propose outlines
         </Button>
         {proposals.length > 0 && (
-          <Button disabled={busy} onClick={() => void propose(1)}>
+          <Button disabled={busy} onClick={() => attempt(propose(1))}>
             Another
           </Button>
         )}

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { defaultProfile } from '../../../../core/criteria/index.ts';
 import { wishedLength } from '../../../../core/writing/index.ts';
 import type { StudyRow } from '../../../data/database.ts';
+import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import type { PlanView, PlanWish } from '../../../workers/plan.ts';
 import { studyWorker } from '../../../workers/study-client.ts';
@@ -38,9 +39,11 @@ export function usePlan(wish: PlanWish, stamp: string): PlanView | null {
   const key = JSON.stringify(wish);
   useEffect(() => {
     let late = false;
-    void studyWorker()
-      .then((worker) => worker.plan(outline, JSON.parse(key) as PlanWish, stamp))
-      .then((found) => !late && setView(found));
+    attempt(
+      studyWorker()
+        .then((worker) => worker.plan(outline, JSON.parse(key) as PlanWish, stamp))
+        .then((found) => !late && setView(found)),
+    );
     return () => {
       late = true;
     };

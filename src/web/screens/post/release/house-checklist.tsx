@@ -2,6 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { setTick, ticksOf } from '../../../data/ticks.ts';
+import { attempt } from '../../../state/attempt.ts';
 import type { PostContext } from '../post-context.ts';
 
 /** The house's own checklist, ticked for this post. */
@@ -13,7 +14,7 @@ export function HouseChecklist({ session, site }: PostContext) {
   const isTicked = (id: string) => pressed[id] ?? kept.includes(id);
   const tick = (id: string, ticked: boolean) => {
     setPressed({ ...pressed, [id]: ticked });
-    void setTick(session.siteId, session.id, id, ticked);
+    attempt(setTick(session.siteId, session.id, id, ticked));
   };
   const done = checklist.filter(({ id }) => isTicked(id)).length;
   return (

@@ -14,6 +14,7 @@ import { effectiveMetaTitle, slugOf } from '../../../../core/listing/index.ts';
 import { indexedPost, isForReaders, publishingNeeds, scorePost } from '../../../../core/site/index.ts';
 import { readScene } from '../../../data/read-scene.ts';
 import { sceneOf } from '../../../data/scene.ts';
+import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { download } from '../../../ui/download.ts';
@@ -63,8 +64,7 @@ export function Release() {
     );
   };
   const exportDocx = async () => {
-    await session.saved();
-    const { file, left } = await (await jobsWorker()).exportDocx(site.id, session.id);
+    const { file, left } = await (await jobsWorker()).exportDocx(site.id, session.finished);
     download(`${name}.docx`, file);
     if (left.length)
       toast(
@@ -126,7 +126,7 @@ export function Release() {
               <FileText size={15} aria-hidden />
               Markdown
             </Button>
-            <Button onClick={() => void exportDocx()}>
+            <Button onClick={() => attempt(exportDocx())}>
               <FileType2 size={15} aria-hidden />
               .docx
             </Button>
@@ -138,7 +138,7 @@ export function Release() {
               <Printer size={15} aria-hidden />
               Print
             </Button>
-            <Button onClick={() => void exportReport()}>
+            <Button onClick={() => attempt(exportReport())}>
               <FileJson size={15} aria-hidden />
               Score report
             </Button>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { BroughtPage } from '../../../../core/formats/index.ts';
 import { storageProblem } from '../../../data/storage.ts';
+import { attempt } from '../../../state/attempt.ts';
 import { Button } from '../../../ui/button.tsx';
 import { chosenFiles, droppedFiles, type PathFile } from '../../../ui/dropped-files.ts';
 import { TextField } from '../../../ui/field.tsx';
@@ -56,7 +57,7 @@ export function BringPages({
   const files = (chosen: PathFile[]) => {
     const large = chosen.filter(({ file }) => file.size > MOST_BYTES);
     if (large.length > 0) setProblem(`${large[0].path} is too large to be a page.`);
-    else if (chosen.length > 0) void bring(() => readAll(chosen));
+    else if (chosen.length > 0) attempt(bring(() => readAll(chosen)));
   };
   return (
     <section
@@ -71,7 +72,7 @@ export function BringPages({
         event.preventDefault();
         event.stopPropagation();
         setOver(false);
-        void droppedFiles(event.dataTransfer).then(files);
+        attempt(droppedFiles(event.dataTransfer).then(files));
       }}
     >
       <div className="grid gap-x-10 gap-y-5 md:grid-cols-2">
@@ -106,10 +107,12 @@ export function BringPages({
             <Button
               disabled={busy || text.trim() === ''}
               onClick={() =>
-                void bring(async () => [pasted(text, address)]).then(() => {
-                  setText('');
-                  setAddress('');
-                })
+                attempt(
+                  bring(async () => [pasted(text, address)]).then(() => {
+                    setText('');
+                    setAddress('');
+                  }),
+                )
               }
             >
               Add this page

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { StudyChange } from '../../../../core/study/index.ts';
+import { attempt } from '../../../state/attempt.ts';
 import { dayInWords } from '../../../ui/day.ts';
 import { many } from '../../../ui/figures.ts';
 import { studyWorker } from '../../../workers/study-client.ts';
@@ -13,9 +14,11 @@ export function ChangePanel({ studyId, stamp }: { studyId: string; stamp: string
   // biome-ignore lint/correctness/useExhaustiveDependencies: the stamp tells that other pages are taken in.
   useEffect(() => {
     let late = false;
-    void studyWorker()
-      .then((worker) => worker.change(studyId))
-      .then((change) => !late && setFound(change));
+    attempt(
+      studyWorker()
+        .then((worker) => worker.change(studyId))
+        .then((change) => !late && setFound(change)),
+    );
     return () => {
       late = true;
     };

@@ -1,5 +1,6 @@
 import { X } from 'lucide-react';
 import { useEffect, useState } from 'react';
+import { attempt } from '../../../state/attempt.ts';
 import { dayInWords } from '../../../ui/day.ts';
 import type { OpenedPage as Opened } from '../../../workers/study.ts';
 import { studyWorker } from '../../../workers/study-client.ts';
@@ -21,9 +22,11 @@ export function OpenedPage({
   const wanted = keys.join('\n');
   useEffect(() => {
     let late = false;
-    void studyWorker()
-      .then((worker) => worker.page(studyId, address, wanted ? wanted.split('\n') : []))
-      .then((found) => !late && setPage(found));
+    attempt(
+      studyWorker()
+        .then((worker) => worker.page(studyId, address, wanted ? wanted.split('\n') : []))
+        .then((found) => !late && setPage(found)),
+    );
     return () => {
       late = true;
     };

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Statement } from '../../../../core/study/index.ts';
+import { attempt } from '../../../state/attempt.ts';
 import { Button } from '../../../ui/button.tsx';
 import { copyText } from '../../../ui/copy-text.ts';
 import { countInWords, many } from '../../../ui/figures.ts';
@@ -63,7 +64,9 @@ export function StatementsTab({
             <Button
               look="word"
               aria-label={`Copy the statement of ${statement.publisher}: ${statement.text.slice(0, 40)}`}
-              onClick={() => void copyText(citation(statement), 'Copied with its source.', 'statement.txt')}
+              onClick={() =>
+                attempt(copyText(citation(statement), 'Copied with its source.', 'statement.txt'))
+              }
             >
               Copy
             </Button>

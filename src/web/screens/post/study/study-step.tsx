@@ -8,9 +8,11 @@ import { regionOf } from '../../../../core/site/index.ts';
 import { briefOfPost, changeBrief } from '../../../data/briefs.ts';
 import type { StudyRow } from '../../../data/database.ts';
 import { storageProblem } from '../../../data/storage.ts';
-import { addStudy, changeStudy, goBy, removeStudy, studiesOf } from '../../../data/studies.ts';
+import { addStudy, changeChoices, changeStudy, goBy, removeStudy, studiesOf } from '../../../data/studies.ts';
 import { MarketProblem } from '../../../services/market.ts';
+import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
 import { dayInWords } from '../../../ui/day.ts';
 import { download } from '../../../ui/download.ts';
@@ -108,12 +110,12 @@ export function StudyStep() {
         <Found
           row={row}
           busy={busy}
-          onAgain={() => void run(row)}
+          onAgain={() => attempt(run(row))}
           onBring={() => setBringing(!bringing)}
           otherQuery={
             wanted.query && wanted.query.toLowerCase() !== row.query.toLowerCase() ? wanted.query : ''
           }
-          onOther={() => void run(null)}
+          onOther={() => attempt(run(null))}
         />
       ) : (
         <div className="px-6">
@@ -121,9 +123,9 @@ export function StudyStep() {
             keyword={wanted.query}
             others={shareable}
             busy={busy}
-            onResults={() => void run(null)}
+            onResults={() => attempt(run(null))}
             onBring={() => setBringing(true)}
-            onShare={(id) => void goBy(session.siteId, session.id, id)}
+            onShare={(id) => attempt(goBy(session.siteId, session.id, id))}
           />
         </div>
       )}
@@ -163,19 +165,19 @@ function Found({
     const set = (left: boolean) => (now: StudyRow) => ({
       pages: now.pages.map((page) => (addresses.includes(page.address) ? { ...page, left } : page)),
     });
-    void changeStudy(row.id, set(!taken));
+    attempt(changeStudy(row.id, set(!taken)));
     if (!taken)
-      toast(`${many(addresses.length, 'page')} left out.`, {
-        duration: 8000,
-        action: { label: 'Undo', onClick: () => void changeStudy(row.id, set(false)) },
-      });
+      offerUndo(
+        `${many(addresses.length, 'page')} left out.`,
+        async () => {
+          await changeStudy(row.id, set(false));
+        },
+        8000,
+      );
   };
   const remove = async () => {
     const back = await removeStudy(row.id);
-    toast('The study was taken out.', {
-      duration: 10_000,
-      action: { label: 'Undo', onClick: () => void back() },
-    });
+    offerUndo('The study was taken out.', () => back(), 10_000);
   };
   const apart = async () => {
     const copy: StudyRow = { ...row, id: crypto.randomUUID(), revision: 1, posts: [session.id] };
@@ -313,11 +315,11 @@ function Found({
                   <PagesTable lines={view.lines} opened={opened} onOpen={setOpened} onTake={take} />
                   <p className="mt-4 flex flex-wrap gap-x-5 gap-y-1 text-[13px]">
                     {row.posts.length > 1 && (
-                      <Button look="word" onClick={() => void apart()}>
+                      <Button look="word" onClick={() => attempt(apart())}>
                         A copy for this post alone
                       </Button>
                     )}
-                    <Button look="word" onClick={() => void remove()}>
+                    <Button look="word" onClick={() => attempt(remove())}>
                       Take the study out
                     </Button>
                   </p>
@@ -331,7 +333,7 @@ function Found({
                   length={length}
                   chosen={term}
                   onChoose={setTerm}
-                  onChoices={(choices) => void changeStudy(row.id, () => ({ choices }))}
+                  onChoices={(change) => changeChoices(row.id, change)}
                 />
               )}
               {tab === 'matrix' && <TermMatrix terms={view.study.terms} lines={view.lines} />}
@@ -354,13 +356,15 @@ function Found({
                   statements={view.study.statements}
                   chosen={brief?.figures ?? []}
                   onChoose={(statement, chosen) =>
-                    void changeBrief(session.siteId, session.id, ({ figures }) => ({
-                      figures: chosen
-                        ? [...figures, statement]
-                        : figures.filter(
-                            ({ address, text }) => address !== statement.address || text !== statement.text,
-                          ),
-                    }))
+                    attempt(
+                      changeBrief(session.siteId, session.id, ({ figures }) => ({
+                        figures: chosen
+                          ? [...figures, statement]
+                          : figures.filter(
+                              ({ address, text }) => address !== statement.address || text !== statement.text,
+                            ),
+                      })),
+                    )
                   }
                 />
               )}

@@ -3,7 +3,10 @@ import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { termBand } from '../../../../core/criteria/index.ts';
 import { noChoices, type Term, type TermChoices, type TermExample } from '../../../../core/study/index.ts';
+import type { RowBack } from '../../../data/change-row.ts';
+import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
 import { copyText } from '../../../ui/copy-text.ts';
 import { countInWords, many } from '../../../ui/figures.ts';
@@ -36,14 +39,12 @@ export function TermsTab({
   /** Key of the term whose examples are shown. */
   chosen: string;
   onChoose: (key: string) => void;
-  onChoices: (choices: TermChoices) => void;
+  onChoices: (change: (known: TermChoices) => Partial<TermChoices>) => Promise<RowBack>;
 }) {
   const uses = useAppSelector((state) => state.openPost.coverage?.uses);
   const [typed, setTyped] = useState('');
-  const change = (patch: Partial<TermChoices>, said: string) => {
-    onChoices({ ...choices, ...patch });
-    toast(said, { duration: 8000, action: { label: 'Undo', onClick: () => onChoices(choices) } });
-  };
+  const change = (next: (known: TermChoices) => Partial<TermChoices>, said: string) =>
+    attempt(onChoices(next).then((back) => offerUndo(said, back, 8000)));
   const add = async () => {
     const form = typed.replace(/\s+/g, ' ').trim();
     const key = await (await studyWorker()).keyOf(form);
@@ -52,33 +53,33 @@ export function TermsTab({
       return;
     }
     change(
-      {
-        dropped: choices.dropped.filter((each) => each !== key),
-        added: [...choices.added.filter((each) => each.key !== key), { key, form }],
-      },
+      ({ dropped, added }) => ({
+        dropped: dropped.filter((each) => each !== key),
+        added: [...added.filter((each) => each.key !== key), { key, form }],
+      }),
       `"${form}" added.`,
     );
     setTyped('');
   };
   const drop = ({ key, form }: Term) =>
     change(
-      {
-        pinned: choices.pinned.filter((each) => each !== key),
-        added: choices.added.filter((each) => each.key !== key),
-        dropped: [...choices.dropped, key],
-      },
+      ({ pinned, added, dropped }) => ({
+        pinned: pinned.filter((each) => each !== key),
+        added: added.filter((each) => each.key !== key),
+        dropped: [...dropped, key],
+      }),
       `"${form}" dropped.`,
     );
-  const pin = ({ key, form, chosen: pinned }: Term) =>
-    pinned
+  const pin = ({ key, form, chosen: isPinned }: Term) =>
+    isPinned
       ? change(
-          {
-            pinned: choices.pinned.filter((each) => each !== key),
-            added: choices.added.filter((each) => each.key !== key),
-          },
+          ({ pinned, added }) => ({
+            pinned: pinned.filter((each) => each !== key),
+            added: added.filter((each) => each.key !== key),
+          }),
           `"${form}" is no longer pinned.`,
         )
-      : change({ pinned: [...choices.pinned, key] }, `"${form}" pinned.`);
+      : change(({ pinned }) => ({ pinned: [...pinned, key] }), `"${form}" pinned.`);
   return (
     <div>
       <div className="mb-3 flex flex-wrap items-end gap-x-4 gap-y-2">
@@ -86,7 +87,7 @@ export function TermsTab({
           className="flex gap-2"
           onSubmit={(event) => {
             event.preventDefault();
-            void add();
+            attempt(add());
           }}
         >
           <input
@@ -104,7 +105,7 @@ export function TermsTab({
         {choices.dropped.length > 0 && (
           <Button
             look="word"
-            onClick={() => change({ dropped: noChoices().dropped }, 'Dropped terms are back.')}
+            onClick={() => change(() => ({ dropped: noChoices().dropped }), 'Dropped terms are back.')}
           >
             Bring back {many(choices.dropped.length, 'dropped term')}
           </Button>
@@ -128,10 +129,12 @@ export function TermsTab({
                 className="ml-auto text-[13px]"
                 aria-label={`Copy ${name.toLowerCase()}`}
                 onClick={() =>
-                  void copyText(
-                    own.map(({ form }) => form).join('\n'),
-                    `${many(own.length, 'term')} copied.`,
-                    'terms.txt',
+                  attempt(
+                    copyText(
+                      own.map(({ form }) => form).join('\n'),
+                      `${many(own.length, 'term')} copied.`,
+                      'terms.txt',
+                    ),
                   )
                 }
               >
@@ -211,9 +214,11 @@ export function TermPanel({ studyId, term, stamp }: { studyId: string; term: Ter
   // biome-ignore lint/correctness/useExhaustiveDependencies: the stamp tells that other pages are taken in.
   useEffect(() => {
     let late = false;
-    void studyWorker()
-      .then((worker) => worker.examples(studyId, term.key))
-      .then((found) => !late && setExamples(found));
+    attempt(
+      studyWorker()
+        .then((worker) => worker.examples(studyId, term.key))
+        .then((found) => !late && setExamples(found)),
+    );
     return () => {
       late = true;
     };

@@ -1,26 +1,20 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
-import type { PostFields } from '../../../../core/draft/index.ts';
 import { overlapsOf } from '../../../../core/research/index.ts';
 import type { SiteRow } from '../../../data/database.ts';
-import { holderOfList, holderOfPost, listsOf, putLists, withPhrases } from '../../../data/lists.ts';
+import { changeList, holderOfList, holderOfPost, listsOf, withPhrases } from '../../../data/lists.ts';
 import { postsOf } from '../../../data/posts.ts';
+import { attempt } from '../../../state/attempt.ts';
+import type { PostSession } from '../../../state/post/post-session.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
 import { many } from '../../../ui/figures.ts';
 
 /** Takes a target from a list, and says which other posts and lists hold the same phrases. */
-export function TargetLists({
-  postId,
-  site,
-  set,
-}: {
-  postId: string;
-  site: SiteRow;
-  set: (patch: Partial<PostFields>) => void;
-}) {
+export function TargetLists({ site, session }: { session: PostSession; site: SiteRow }) {
+  const { id: postId } = session;
   const { keyword, supporting } = useAppSelector((state) => state.openPost.fields);
   const found = useLiveQuery(
     async () => ({ lists: await listsOf(site.id), posts: await postsOf(site.id) }),
@@ -51,23 +45,18 @@ export function TargetLists({
   const take = async () => {
     const list = lists.find(({ id }) => id === chosen);
     if (!list) return;
-    const before = { keyword, supporting };
     const primary = keyword || list.primary;
-    set({
-      keyword: primary,
-      supporting: withPhrases(supporting, list.phrases).filter((phrase) => phrase !== primary),
-    });
-    await putLists([{ ...list, postId: list.postId || postId }]);
-    setChosen('');
-    toast(`${many(list.phrases.length, 'phrase')} taken from "${list.name}"`, {
-      duration: 10_000,
-      action: {
-        label: 'Undo',
-        onClick: () => {
-          set(before);
-          void putLists([list]);
-        },
+    const takeBack = session.change({
+      fields: {
+        keyword: primary,
+        supporting: withPhrases(supporting, list.phrases).filter((phrase) => phrase !== primary),
       },
+    });
+    const freeList = await changeList(list.id, (row) => ({ postId: row.postId || postId }));
+    setChosen('');
+    offerUndo(`${many(list.phrases.length, 'phrase')} taken from "${list.name}"`, async () => {
+      const stays = await takeBack();
+      return (await freeList()) || stays;
     });
   };
   return (
@@ -77,7 +66,7 @@ export function TargetLists({
           className="flex items-end gap-2"
           onSubmit={(event) => {
             event.preventDefault();
-            void take();
+            attempt(take());
           }}
         >
           <label className="min-w-0 flex-1">

@@ -75,7 +75,7 @@ export function Target() {
             placeholder="Type one and press Enter, or paste a list"
             note="Paste a list with commas or one a line; each should stand in the text once."
           />
-          <TargetLists postId={session.id} site={site} set={set} />
+          <TargetLists session={session} site={site} />
           <ChipsField
             label="Questions to answer"
             items={fields.questions}

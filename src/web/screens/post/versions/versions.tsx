@@ -1,10 +1,11 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { RotateCcw, Trash2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { toast } from 'sonner';
 import type { VersionRow, VersionScore } from '../../../data/database.ts';
 import { putVersion, removeVersion, versionsOf } from '../../../data/versions.ts';
+import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
 import { ChoiceField } from '../../../ui/field.tsx';
 import { Ridge } from '../../../ui/ridge.tsx';
@@ -26,7 +27,11 @@ export function Versions() {
   const [against, setAgainst] = useState<Against>('now');
   const unscored = rows?.some((row) => row.score === null);
   useEffect(() => {
-    if (unscored) void jobsWorker().then((jobs) => jobs.scoreVersions(session.siteId, session.id));
+    if (unscored)
+      attempt(
+        jobsWorker().then((jobs) => jobs.scoreVersions(session.siteId, session.id)),
+        'The scores of these versions could not be computed',
+      );
   }, [unscored, session]);
 
   if (!rows) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
@@ -37,29 +42,23 @@ export function Versions() {
 
   const restore = async (row: VersionRow) => {
     await session.keepVersion('restore');
-    const undo = session.putBack({
+    const takeBack = session.putBack({
       document: { fields: row.fields, draft: row.draft },
       outline: row.outline,
     });
     setChosen(row.id);
-    toast(`The post is as it was ${momentInWords(row)}.`, {
-      duration: 12_000,
-      action: { label: 'Undo', onClick: undo },
-    });
+    offerUndo(`The post is as it was ${momentInWords(row)}.`, takeBack);
   };
   const remove = async (row: VersionRow) => {
     await removeVersion(row.id);
-    toast(`The version of ${momentInWords(row)} is gone.`, {
-      duration: 10_000,
-      action: { label: 'Undo', onClick: () => void putVersion(row) },
-    });
+    offerUndo(`The version of ${momentInWords(row)} is gone.`, () => putVersion(row));
   };
 
   return (
     <main className="flex h-full min-h-0">
       <section aria-label="Kept versions" className="flex w-[292px] shrink-0 flex-col border-r">
         <KeepNow
-          onKeep={(name) => void session.keepVersion('named', name).then((row) => setChosen(row.id))}
+          onKeep={(name) => attempt(session.keepVersion('named', name).then((row) => setChosen(row.id)))}
         />
         <ol className="min-h-0 flex-1 overflow-auto">
           {rows.map((row) => (
@@ -129,11 +128,11 @@ export function Versions() {
                 ]}
               />
             </div>
-            <Button onClick={() => void restore(version)}>
+            <Button onClick={() => attempt(restore(version))}>
               <RotateCcw size={15} aria-hidden />
               Restore this version
             </Button>
-            <Button onClick={() => void remove(version)} aria-label="Delete this version">
+            <Button onClick={() => attempt(remove(version))} aria-label="Delete this version">
               <Trash2 size={15} aria-hidden />
             </Button>
           </div>

@@ -11,7 +11,7 @@ import {
   writeEditor,
 } from '../../../../core/draft/index.ts';
 import { commandFor } from '../../../state/commands.ts';
-import type { BodyOwner, PostSession } from '../../../state/post-session.ts';
+import type { BodyOwner, PostSession } from '../../../state/post/post-session.ts';
 import { extensions } from './extensions.ts';
 import { type Ask, insertMenu } from './insert-menu.tsx';
 import { notesPlugin } from './notes-plugin.ts';

@@ -1,5 +1,6 @@
 import { ImagePlus } from 'lucide-react';
 import { useRef } from 'react';
+import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { TextField } from '../../../ui/field.tsx';
@@ -57,7 +58,7 @@ export function FeaturedEditor() {
           ref={input}
           label="Featured picture file"
           accept="image/*"
-          onFiles={([file]) => void choose(file)}
+          onFiles={([file]) => attempt(choose(file))}
         />
       </div>
       <TextField

@@ -1,6 +1,7 @@
 import { type NodeViewProps, NodeViewWrapper } from '@tiptap/react';
 import { ImageUp, Trash2 } from 'lucide-react';
 import { useRef, useState } from 'react';
+import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { FileInput } from '../../../ui/file-button.tsx';
 import { AltField, PicturePlaceholder } from './picture-fields.tsx';
@@ -84,7 +85,7 @@ export function FigureView({ node, updateAttributes, deleteNode, selected }: Nod
             ref={input}
             label="Another file for the picture"
             accept="image/*"
-            onFiles={([file]) => void choose(file)}
+            onFiles={([file]) => attempt(choose(file))}
           />
         </div>
         {more && (

@@ -5,7 +5,7 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { safeHref } from '../../../../core/draft/index.ts';
 import { sitePlaces } from '../../../data/site-places.ts';
-import type { PostSession } from '../../../state/post-session.ts';
+import type { PostSession } from '../../../state/post/post-session.ts';
 import { Button } from '../../../ui/button.tsx';
 
 /** Rows of the list; it scrolls beyond seven. */

@@ -1,9 +1,9 @@
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import { toast } from 'sonner';
 import { byPointsToWin, type CriterionResult, GROUPS } from '../../../../core/criteria/index.ts';
 import { scoreAsPage } from '../../../../core/study/index.ts';
 import { noteOrderChosen, showEarnedSet } from '../../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { offerUndo } from '../../../state/undo.ts';
 import { Earned, ToWin } from '../../../ui/earned.tsx';
 import { GROUP_NAMES } from '../../../ui/ridge.tsx';
 import { useMedia } from '../../../ui/use-media.ts';
@@ -280,10 +280,7 @@ function Note({ note, fixes, score, body, inHand, setInHand, style, leader }: No
   };
   const mend = (fix: OfferedFix) => {
     const takeBack = session.apply(fix.edits);
-    toast(`${fix.label}: ${score.toFixed(1)} → ${fix.scoreAfter.toFixed(1)}`, {
-      duration: 8000,
-      action: { label: 'Undo', onClick: takeBack },
-    });
+    offerUndo(`${fix.label}: ${score.toFixed(1)} → ${fix.scoreAfter.toFixed(1)}`, takeBack, 8000);
   };
   return (
     <li

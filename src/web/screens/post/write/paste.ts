@@ -2,7 +2,6 @@ import type { Editor } from '@tiptap/core';
 import { closeHistory } from '@tiptap/pm/history';
 import { Fragment, Slice } from '@tiptap/pm/model';
 import type { EditorProps, EditorView } from '@tiptap/pm/view';
-import { toast } from 'sonner';
 import {
   cleanPaste,
   type Draft,
@@ -12,8 +11,9 @@ import {
   readMarkdown,
   writeEditor,
 } from '../../../../core/draft/index.ts';
-import type { PostSession } from '../../../state/post-session.ts';
-import { store } from '../../../state/store.ts';
+import { attempt } from '../../../state/attempt.ts';
+import type { PostSession } from '../../../state/post/post-session.ts';
+import { offerUndo } from '../../../state/undo.ts';
 import { insertPictures } from './pictures/insert-pictures.ts';
 import { belowSelectedBlock } from './pictures/place-pictures.ts';
 
@@ -38,7 +38,7 @@ export function pasteHandlers(
     const pictures = [...data.files].filter((file) => file.type.startsWith('image/'));
     // A word processor puts a picture of the text beside the text itself.
     if (pictures.length && !text.trim()) {
-      void insertPictures(session.siteId, editor(), pictures);
+      attempt(insertPictures(session.siteId, editor(), pictures));
       return true;
     }
     const below = belowSelectedBlock(view.state);
@@ -46,9 +46,9 @@ export function pasteHandlers(
     // Copied within the editor: structure and ids are known to it.
     if (html.includes('data-pm-slice') && !FORGED.test(html)) return false;
     if (view.state.selection.$from.parent.type.name === 'codeBlock') return false;
-    if (html) return pasteDraft(session, editor(), view, readHtml(html, nextId).draft, markupAccount(html));
+    if (html) return pasteDraft(session, view, readHtml(html, nextId).draft, markupAccount(html));
     if (looksLikeMarkdown(text))
-      return pasteDraft(session, editor(), view, readMarkdown(text, nextId).draft, [
+      return pasteDraft(session, view, readMarkdown(text, nextId).draft, [
         'Markdown read as text with headings, lists and links',
       ]);
     return false;
@@ -70,7 +70,7 @@ export function pasteHandlers(
       );
       if (pictures.length === 0) return false;
       event.preventDefault();
-      void insertPictures(session.siteId, editor(), pictures, { at: betweenBlocks(view, event) });
+      attempt(insertPictures(session.siteId, editor(), pictures, { at: betweenBlocks(view, event) }));
       return true;
     },
     // A picture that is selected as a whole is not overwritten by what is typed next.
@@ -96,15 +96,8 @@ function betweenBlocks(view: EditorView, { clientX, clientY }: DragEvent): numbe
   return clientY < top + height / 2 ? $at.before() : $at.after();
 }
 
-function pasteDraft(
-  session: PostSession,
-  editor: Editor,
-  view: EditorView,
-  pasted: Draft,
-  account: string[],
-): boolean {
-  const before = store.getState().openPost.fields;
-  const { draft, title, account: mended } = cleanPaste(pasted, before.title.trim() === '');
+function pasteDraft(session: PostSession, view: EditorView, pasted: Draft, account: string[]): boolean {
+  const { draft, title, account: mended } = cleanPaste(pasted, session.document.fields.title.trim() === '');
   if (draft.blocks.length === 0 && title === null) return false;
   const content = view.state.schema.nodeFromJSON(writeEditor(draft, nextId)).content;
   const [only] = draft.blocks;
@@ -123,22 +116,13 @@ function pasteDraft(
   }
   // Pasting over much of the text is a risky step: how it stood is kept.
   const replaced = view.state.selection;
-  if (replaced.to - replaced.from >= MUCH) void session.keepVersion('paste');
+  if (replaced.to - replaced.from >= MUCH) attempt(session.keepVersion('paste'));
   // A step of its own: one undo takes it back and nothing that was typed before.
-  view.dispatch(closeHistory(tr.scrollIntoView().setMeta('paste', true)));
-  if (title !== null) session.setFields({ title });
+  const takeBack = session.tracked(() => {
+    view.dispatch(closeHistory(tr.scrollIntoView().setMeta('paste', true)));
+    if (title !== null) session.setFields({ title });
+  });
   const cleaned = [...account, ...mended];
-  if (cleaned.length) {
-    toast(`Cleaned: ${cleaned.join(', ')}.`, {
-      duration: 12_000,
-      action: {
-        label: 'Undo',
-        onClick: () => {
-          editor.commands.undo();
-          if (title !== null) session.setFields({ title: before.title });
-        },
-      },
-    });
-  }
+  if (cleaned.length) offerUndo(`Cleaned: ${cleaned.join(', ')}.`, takeBack);
   return true;
 }

@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { type StudyFacts, termBand } from '../../../../core/criteria/index.ts';
 import { scoreAsPage } from '../../../../core/study/index.ts';
+import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { usePost } from '../post-context.ts';
 import type { BodyEditor } from './body-editor.ts';
@@ -76,7 +77,7 @@ export function TermsLens({ body, study }: { body: BodyEditor; study: StudyFacts
                     <button
                       type="button"
                       disabled={uses === 0}
-                      onClick={() => void walk(term.key)}
+                      onClick={() => attempt(walk(term.key))}
                       title={uses > 0 ? 'Show the next use' : undefined}
                       className="flex w-full items-center gap-2.5 py-1 text-left hover:text-sea disabled:opacity-100"
                     >

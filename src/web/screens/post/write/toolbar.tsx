@@ -19,7 +19,8 @@ import {
   Undo2,
 } from 'lucide-react';
 import type { RefObject } from 'react';
-import type { PostSession } from '../../../state/post-session.ts';
+import { attempt } from '../../../state/attempt.ts';
+import type { PostSession } from '../../../state/post/post-session.ts';
 import { useAppDispatch } from '../../../state/store.ts';
 import { findingSet } from '../../../state/view.ts';
 import { FileInput } from '../../../ui/file-button.tsx';
@@ -184,7 +185,7 @@ export function Toolbar({
         label="Picture file"
         accept="image/*"
         multiple
-        onFiles={(files) => void insertPictures(session.siteId, editor, files)}
+        onFiles={(files) => attempt(insertPictures(session.siteId, editor, files))}
       />
     </div>
   );

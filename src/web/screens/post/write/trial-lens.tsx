@@ -1,4 +1,5 @@
 import type { ScoreReport } from '../../../../core/criteria/index.ts';
+import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { usePost } from '../post-context.ts';
@@ -37,7 +38,7 @@ export function TrialLens() {
             Not sure about another title, a shorter description or a section less? Try it: what each criterion
             gains or loses stands here while you type. Then keep it, or take all of it back.
           </p>
-          <Button look="main" disabled={!report} onClick={() => void session.beginTrial()}>
+          <Button look="main" disabled={!report} onClick={() => attempt(session.beginTrial())}>
             Begin a trial
           </Button>
         </>

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { pictureBlob } from '../../../data/picture-store.ts';
+import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 
 /** An address from which a kept picture can be shown; null while it loads or where it lies elsewhere. */
@@ -11,11 +12,13 @@ export function usePicture(src: string): string | null {
     let left = false;
     setUrl(null);
     if (src && siteId) {
-      void pictureBlob(siteId, src).then((blob) => {
-        if (!blob || left) return;
-        made = URL.createObjectURL(blob);
-        setUrl(made);
-      });
+      attempt(
+        pictureBlob(siteId, src).then((blob) => {
+          if (!blob || left) return;
+          made = URL.createObjectURL(blob);
+          setUrl(made);
+        }),
+      );
     }
     return () => {
       left = true;

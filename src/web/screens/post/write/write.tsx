@@ -124,7 +124,7 @@ export function Write() {
           >
             <div className="sticky top-0 z-20">
               <Toolbar editor={body.editor} session={session} file={file} onPick={() => setPicking(true)} />
-              {finding && <FindBar editor={body.editor} />}
+              {finding && <FindBar editor={body.editor} session={session} />}
             </div>
             <div className="px-10 pt-5 pb-10 max-[1100px]:px-6 max-[760px]:px-4">
               <label className="sr-only" htmlFor="post-title">

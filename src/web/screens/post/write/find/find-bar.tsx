@@ -3,8 +3,9 @@ import { closeHistory } from '@tiptap/pm/history';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { findNext, findPrev, SearchQuery, setSearchState } from 'prosemirror-search';
 import { useEffect, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import type { PostSession } from '../../../../state/post/post-session.ts';
 import { useAppDispatch } from '../../../../state/store.ts';
+import { offerUndo } from '../../../../state/undo.ts';
 import { findingSet } from '../../../../state/view.ts';
 import { Button } from '../../../../ui/button.tsx';
 
@@ -20,7 +21,7 @@ function placesOf(editor: Editor, query: SearchQuery): { from: number; to: numbe
 }
 
 /** Finds words on the sheet and replaces them. */
-export function FindBar({ editor }: { editor: Editor }) {
+export function FindBar({ editor, session }: { editor: Editor; session: PostSession }) {
   const dispatch = useAppDispatch();
   const [search, setSearch] = useState('');
   const [replace, setReplace] = useState('');
@@ -83,11 +84,9 @@ export function FindBar({ editor }: { editor: Editor }) {
   const all = () => {
     const places = placesOf(editor, query);
     if (places.length === 0) return;
-    put(places);
+    const takeBack = session.tracked(() => put(places));
     tell();
-    toast(`${places.length} ${places.length === 1 ? 'place' : 'places'} replaced.`, {
-      action: { label: 'Undo', onClick: () => editor.commands.undo() },
-    });
+    offerUndo(`${places.length} ${places.length === 1 ? 'place' : 'places'} replaced.`, takeBack);
   };
   const box = 'w-44 rounded border px-2 py-0.5';
   return (

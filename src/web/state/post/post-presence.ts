@@ -1,4 +1,4 @@
-import { database } from '../data/database.ts';
+import { database } from '../../data/database.ts';
 
 /** Milliseconds that the writing tab is given to save before another takes over. */
 const PATIENCE = 1500;
@@ -39,7 +39,9 @@ export class PostPresence {
       return;
     }
     this.channel = new BroadcastChannel(this.name);
-    this.channel.onmessage = ({ data }: MessageEvent<Message>) => void this.heard(data);
+    this.channel.onmessage = ({ data }: MessageEvent<Message>) => {
+      this.heard(data).catch((error: unknown) => console.error('A message of another tab failed:', error));
+    };
     void this.request({ ifAvailable: true });
   }
 
@@ -57,8 +59,10 @@ export class PostPresence {
     });
     this.say('wanted');
     await free;
+    // Where the writing tab has gone meanwhile, this one may have been next in line: it leads already.
+    if (this.closed || this.release) return;
     this.queue?.abort();
-    if (!this.closed) await this.request({ steal: true });
+    await this.request({ steal: true });
   }
 
   close(): void {
@@ -83,6 +87,7 @@ export class PostPresence {
   /** Resolves when the lock is held or refused, not when it ends. */
   private request(options: LockOptions): Promise<void> {
     return new Promise((settled) => {
+      let own: (() => void) | null = null;
       navigator.locks
         .request(this.name, options, (lock) => {
           settled();
@@ -92,14 +97,15 @@ export class PostPresence {
             return;
           }
           return new Promise<void>((done) => {
+            own = done;
             this.release = done;
             this.listener.lead();
           });
         })
         .catch(() => {
-          // Taken over by another tab, or no longer waiting.
+          // Taken over by another tab; or no longer waiting, or given way to a later request of this very tab.
           settled();
-          if (this.release && !this.closed) this.wait();
+          if (own !== null && this.release === own && !this.closed) this.wait();
         });
     });
   }

@@ -1,11 +1,17 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { ScoreReport } from '../../core/criteria/index.ts';
-import { emptyFields, type PostFields } from '../../core/draft/index.ts';
-import type { OutlineItem } from '../../core/outline/index.ts';
-import type { Coverage, OfferedFix, ScoreAnswer } from '../workers/scoring-worker.ts';
+import type { ScoreReport } from '../../../core/criteria/index.ts';
+import { emptyFields, type PostFields } from '../../../core/draft/index.ts';
+import type { OutlineItem } from '../../../core/outline/index.ts';
+import type { Coverage, OfferedFix, ScoreAnswer } from '../../workers/scoring-worker.ts';
 
 /** How far what is written has come. */
 export type SaveState = 'saved' | 'saving' | 'failed';
+
+/** How far saving has come, and since when or why. */
+export type Saving =
+  | { save: 'saving' }
+  | { save: 'saved' /** UTC instant. */; at: string }
+  | { save: 'failed'; problem: string };
 
 /** What the last change did to the score. */
 export interface LastChange {
@@ -15,6 +21,8 @@ export interface LastChange {
 }
 
 export interface OpenPost {
+  /** The visit of a post that is shown; empty: none. Whatever another visit sends is refused. */
+  session: string;
   id: string | null;
   siteId: string;
   fields: PostFields;
@@ -39,6 +47,7 @@ export interface OpenPost {
 }
 
 const initialState: OpenPost = {
+  session: '',
   id: null,
   siteId: '',
   fields: emptyFields(),
@@ -76,6 +85,16 @@ function changeBetween(before: ScoreReport, after: ScoreReport): LastChange | nu
   return { gain, what: most.title };
 }
 
+/** What a session says, with its own sign: two visits of one post are two sessions. */
+type Said<Payload> = PayloadAction<{ session: string } & Payload>;
+
+/** A change that only the session shown may make. */
+const own =
+  <Payload>(change: (state: OpenPost, payload: Payload) => void) =>
+  (state: OpenPost, { payload }: Said<Payload>) => {
+    if (payload.session === state.session) change(state, payload);
+  };
+
 const slice = createSlice({
   name: 'openPost',
   initialState,
@@ -84,86 +103,60 @@ const slice = createSlice({
       _state,
       {
         payload,
-      }: PayloadAction<{
-        id: string;
-        siteId: string;
-        fields: PostFields;
-        outline: OutlineItem[];
-        changed: string;
-      }>,
+      }: Said<{ id: string; siteId: string; fields: PostFields; outline: OutlineItem[]; changed: string }>,
     ) => ({
       ...initialState,
+      session: payload.session,
       id: payload.id,
       siteId: payload.siteId,
       fields: payload.fields,
       outline: payload.outline,
       savedAt: payload.changed,
     }),
-    postClosed: () => initialState,
-    /** What another tab wrote, or what was put back from a version. */
-    contentSet: (
-      state,
-      { payload }: PayloadAction<{ fields: PostFields; outline: OutlineItem[]; changed: string }>,
-    ) => {
-      state.fields = payload.fields;
-      state.outline = payload.outline;
-      state.savedAt = payload.changed;
-    },
-    trialBegun: (state) => {
+    postClosed: (state, { payload }: Said<object>) =>
+      payload.session === state.session ? initialState : state,
+    /** Fields and outline as the session has them. */
+    contentShown: own<{ fields: PostFields; outline: OutlineItem[] }>((state, { fields, outline }) => {
+      state.fields = fields;
+      state.outline = outline;
+    }),
+    trialBegun: own<object>((state) => {
       if (state.report) state.trial = { report: state.report, words: state.words };
-    },
-    trialEnded: (state) => {
+    }),
+    trialEnded: own<object>((state) => {
       state.trial = null;
-    },
-    presenceSet: (state, { payload }: PayloadAction<{ following: boolean }>) => {
-      state.following = payload.following;
-    },
-    scoringFailed: (state, { payload }: PayloadAction<string>) => {
-      state.scoringProblem = payload;
-    },
-    fieldsSet: (state, { payload }: PayloadAction<Partial<PostFields>>) => {
-      Object.assign(state.fields, payload);
-    },
-    outlineSet: (state, { payload }: PayloadAction<OutlineItem[]>) => {
-      state.outline = payload;
-    },
-    saveStarted: (state) => {
-      state.save = 'saving';
-    },
-    saved: (state, { payload }: PayloadAction<string>) => {
-      state.save = 'saved';
-      state.savedAt = payload;
-      state.problem = '';
-    },
-    saveFailed: (state, { payload }: PayloadAction<string>) => {
-      state.save = 'failed';
-      state.problem = payload;
-    },
-    scored: (state, { payload }: PayloadAction<ScoreAnswer>) => {
-      if (payload.postId !== state.id) return;
-      const change = state.report ? changeBetween(state.report as ScoreReport, payload.report) : null;
+    }),
+    presenceSet: own<{ following: boolean }>((state, { following }) => {
+      state.following = following;
+    }),
+    scoringFailed: own<{ reason: string }>((state, { reason }) => {
+      state.scoringProblem = reason;
+    }),
+    saveMoved: own<{ saving: Saving }>((state, { saving }) => {
+      state.save = saving.save;
+      state.problem = saving.save === 'failed' ? saving.problem : '';
+      if (saving.save === 'saved') state.savedAt = saving.at;
+    }),
+    scored: own<{ answer: ScoreAnswer }>((state, { answer }) => {
+      const change = state.report ? changeBetween(state.report as ScoreReport, answer.report) : null;
       if (change) state.lastChange = change;
-      state.report = payload.report;
-      state.words = payload.words;
-      state.fixes = payload.fixes;
-      state.coverage = payload.coverage;
+      state.report = answer.report;
+      state.words = answer.words;
+      state.fixes = answer.fixes;
+      state.coverage = answer.coverage;
       state.scoringProblem = '';
-    },
+    }),
   },
 });
 
 export const {
   postOpened,
   postClosed,
-  contentSet,
+  contentShown,
   presenceSet,
   trialBegun,
   trialEnded,
-  fieldsSet,
-  outlineSet,
-  saveStarted,
-  saved,
-  saveFailed,
+  saveMoved,
   scored,
   scoringFailed,
 } = slice.actions;

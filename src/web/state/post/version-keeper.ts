@@ -1,6 +1,7 @@
-import type { VersionReason, VersionRow } from '../data/database.ts';
-import { keepVersion, type PostContent, versionsOf } from '../data/versions.ts';
-import { jobsWorker } from '../workers/jobs-client.ts';
+import type { VersionReason, VersionRow } from '../../data/database.ts';
+import type { PostContent } from '../../data/post-content.ts';
+import { keepVersion, versionsOf } from '../../data/versions.ts';
+import { jobsWorker } from '../../workers/jobs-client.ts';
 
 /** Minutes of work after which a version is kept by itself. */
 const EVERY = 10;
@@ -12,6 +13,7 @@ const hasText = ({ document: { fields, draft } }: PostContent) =>
 /** Keeps versions of one post: by time while it is worked on, and when asked. */
 export class VersionKeeper {
   private last: number | null = null;
+  private queue: Promise<void> = Promise.resolve();
 
   /** `opened` is the post as the visit found it. */
   constructor(
@@ -19,23 +21,31 @@ export class VersionKeeper {
     private readonly opened: PostContent,
   ) {}
 
-  /** Keeps a version now; its score follows from a worker. */
+  /** Keeps a version now; its score follows from a worker, which nobody waits for. */
   async keep(content: PostContent, reason: VersionReason, name = ''): Promise<VersionRow> {
     const now = new Date();
     this.last = now.getTime();
     const row = await keepVersion(this.post, content, reason, now.toISOString(), name);
-    const jobs = await jobsWorker();
-    void Promise.resolve(jobs.scoreVersions(this.post.siteId, this.post.postId)).catch((error: unknown) =>
-      console.error('Versions could not be scored:', error),
-    );
+    this.score().catch((error: unknown) => console.error('Versions could not be scored:', error));
     return row;
   }
 
+  /** To be told after each save; keeps a version where one is due. The next save does not wait for it. */
+  afterSave(content: PostContent): void {
+    this.queue = this.queue
+      .then(() => this.keepIfDue(content))
+      .catch((error: unknown) => console.error('A version could not be kept:', error));
+  }
+
+  private async score(): Promise<void> {
+    await (await jobsWorker()).scoreVersions(this.post.siteId, this.post.postId);
+  }
+
   /**
-   * To be called after each save: where the last version is old enough, the first change of a visit keeps how the post
-   * was before it, a later one how it is.
+   * Where the last version is old enough, the first change of a visit keeps how the post was before it, a later one
+   * how it is.
    */
-  async afterSave(content: PostContent): Promise<void> {
+  private async keepIfDue(content: PostContent): Promise<void> {
     const due = (last: number) => Date.now() - last >= EVERY * 60_000;
     if (this.last === null) {
       const [newest] = await versionsOf(this.post.siteId, this.post.postId);

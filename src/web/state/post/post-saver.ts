@@ -1,0 +1,146 @@
+import type { PostContent } from '../../data/post-content.ts';
+import { type LoadedPost, loadPost, StaleWrite, savePost } from '../../data/posts.ts';
+import { storageProblem } from '../../data/storage.ts';
+import type { Saving } from './open-post.ts';
+
+/** At most so long after a change it is written: a throttle, so that continuous typing is saved too. */
+const SAVE_EVERY = 250;
+/** Milliseconds after which a failed save is tried again. */
+const RETRY_AFTER = 5000;
+
+/** What a saver asks of the session it works for, and tells it. */
+export interface SaverOwner {
+  /** The post as it stands now. */
+  read(): PostContent;
+  /** How far saving has come. */
+  onSaving(saving: Saving): void;
+  /** A content is kept. */
+  onSaved(content: PostContent): void;
+  /** Another write came first: keeps what stands here aside. It is asked again while more is being written meanwhile. */
+  setAside(content: PostContent): Promise<void>;
+  /** What is stored, to go on from; never called for a post that is closed. */
+  takeIn(stored: LoadedPost): void;
+}
+
+/** Writes one post to the database: soon after each change, one write at a time, and again where one failed. */
+export class PostSaver {
+  private dirty = false;
+  private closing = false;
+  private problem = '';
+  private timer: ReturnType<typeof setTimeout> | null = null;
+  private queue: Promise<void> = Promise.resolve();
+  private writing = false;
+
+  constructor(
+    private readonly id: string,
+    private revision: number,
+    private readonly owner: SaverOwner,
+  ) {}
+
+  /** The revision that what stands here goes on from. */
+  get stored(): number {
+    return this.revision;
+  }
+
+  /** True while something is not written, or just being written. */
+  get isBehind(): boolean {
+    return this.dirty || this.writing;
+  }
+
+  /** Why what stands here is not saved, in words; empty where it is, or is on its way. */
+  get failure(): string {
+    return this.dirty ? this.problem : '';
+  }
+
+  /** To be told of every change. */
+  changed(): void {
+    this.dirty = true;
+    if (!this.problem) this.owner.onSaving({ save: 'saving' });
+    this.later(SAVE_EVERY);
+  }
+
+  /** What stands here is what is stored, at a revision: after another tab's write was taken in. */
+  tookIn(revision: number): void {
+    this.revision = revision;
+  }
+
+  /** Writes what is not written yet; resolves when that is kept or could not be, and never rejects. */
+  write(): Promise<void> {
+    this.queue = this.queue.then(() => this.writeOnce());
+    return this.queue;
+  }
+
+  /** Writes a last time; true where everything is kept. From then on nothing is tried again by itself. */
+  async close(): Promise<boolean> {
+    this.closing = true;
+    if (this.timer) clearTimeout(this.timer);
+    this.timer = null;
+    await this.write();
+    return !this.dirty;
+  }
+
+  private later(milliseconds: number): void {
+    if (this.closing) return;
+    this.timer ??= setTimeout(() => {
+      this.timer = null;
+      void this.write();
+    }, milliseconds);
+  }
+
+  private async writeOnce(): Promise<void> {
+    if (!this.dirty) return;
+    this.dirty = false;
+    this.writing = true;
+    try {
+      const content = this.owner.read();
+      const now = new Date().toISOString();
+      this.revision = await savePost({ id: this.id, revision: this.revision, now, ...content });
+      this.problem = '';
+      if (!this.dirty) this.owner.onSaving({ save: 'saved', at: now });
+      this.owner.onSaved(content);
+    } catch (error) {
+      await this.failed(error);
+    } finally {
+      this.writing = false;
+    }
+  }
+
+  private async failed(error: unknown): Promise<void> {
+    try {
+      if (error instanceof StaleWrite) {
+        await this.giveWay();
+        return;
+      }
+    } catch (second) {
+      error = second;
+    }
+    this.fail(storageProblem(error));
+    // Room may be made elsewhere: try again without waiting for the next key.
+    this.later(RETRY_AFTER);
+  }
+
+  private fail(problem: string): void {
+    this.dirty = true;
+    this.problem = problem;
+    this.owner.onSaving({ save: 'failed', problem });
+  }
+
+  /** What was written here is kept aside, and the post goes on as it is stored. */
+  private async giveWay(): Promise<void> {
+    const stored = await loadPost(this.id);
+    if (!stored) {
+      this.fail('This post was deleted in another tab. Save your text here as a file.');
+      return;
+    }
+    // What is typed while it is being kept belongs to it too.
+    do {
+      this.dirty = false;
+      await this.owner.setAside(this.owner.read());
+    } while (this.dirty && !this.closing);
+    this.problem = '';
+    this.revision = stored.row.revision;
+    if (this.closing) return;
+    this.owner.takeIn(stored);
+    this.owner.onSaving({ save: 'saved', at: stored.row.changed });
+  }
+}

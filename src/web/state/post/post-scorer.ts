@@ -1,0 +1,81 @@
+import type { PostDocument } from '../../../core/draft/index.ts';
+import { ScoringClient } from '../../workers/scoring-client.ts';
+import type { ScoreAnswer, TermPlace } from '../../workers/scoring-worker.ts';
+
+/** At most so often a report is shown: each one redraws notes and marks, and reports come with every key. */
+const SHOW_EVERY = 150;
+
+/** What a scorer asks of the session it works for, and tells it. */
+export interface ScorerOwner {
+  /** The post as it is scored, and the revision that it goes on from. */
+  read(): { revision: number; document: PostDocument };
+  onReport(answer: ScoreAnswer): void;
+  /** Scoring stopped, and why. */
+  onProblem(reason: string): void;
+}
+
+/** Scores one post: with the next frame after a change, and again when what lies around it has changed. */
+export class PostScorer {
+  private frame = 0;
+  private hasScene = false;
+  private answer: ScoreAnswer | null = null;
+  private timer: ReturnType<typeof setTimeout> | null = null;
+  private shownAt = Number.NEGATIVE_INFINITY;
+  private readonly client: ScoringClient;
+
+  constructor(
+    post: { siteId: string; postId: string },
+    private readonly owner: ScorerOwner,
+  ) {
+    this.client = new ScoringClient(post, {
+      onAnswer: (answer) => this.show(answer),
+      onScene: () => {
+        this.hasScene = true;
+        this.changed();
+      },
+      onFailure: (reason) => owner.onProblem(reason),
+    });
+    this.client.start();
+  }
+
+  /** Asks for a report with the next frame; many changes within one ask once. */
+  changed(): void {
+    if (!this.hasScene || this.frame) return;
+    this.frame = requestAnimationFrame(() => {
+      this.frame = 0;
+      const { revision, document } = this.owner.read();
+      this.client.request(revision, document);
+    });
+  }
+
+  /** Scores anew after it had stopped. */
+  restart(): void {
+    this.client.start();
+    this.changed();
+  }
+
+  /** Where a term of the study, by its key, stands in the post. */
+  placesOf(key: string): Promise<TermPlace[]> {
+    return this.client.placesOf(key);
+  }
+
+  close(): void {
+    if (this.timer) clearTimeout(this.timer);
+    cancelAnimationFrame(this.frame);
+    this.client.close();
+  }
+
+  /** Shows a report: at once where the last one is a moment old, else when it will be; the latest counts. */
+  private show(answer: ScoreAnswer): void {
+    this.answer = answer;
+    this.timer ??= setTimeout(
+      () => {
+        this.timer = null;
+        this.shownAt = performance.now();
+        if (this.answer) this.owner.onReport(this.answer);
+        this.answer = null;
+      },
+      Math.max(0, this.shownAt + SHOW_EVERY - performance.now()),
+    );
+  }
+}

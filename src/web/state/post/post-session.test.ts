@@ -1,0 +1,251 @@
+import 'fake-indexeddb/auto';
+import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
+import { emptyFields, readMarkdown } from '../../../core/draft/index.ts';
+import { database, openDatabase } from '../../data/database.ts';
+import { addPost, loadPost, setDeleted } from '../../data/posts.ts';
+import { versionsOf } from '../../data/versions.ts';
+import { store } from '../store.ts';
+import { standInForThePage, until } from './page-stand-in.test-data.ts';
+import { PostSession } from './post-session.ts';
+
+vi.mock('../../workers/scoring-client.ts', () => ({
+  ScoringClient: class {
+    start() {}
+    request() {}
+    close() {}
+  },
+}));
+// A worker that never answers.
+vi.mock('../../workers/jobs-client.ts', () => ({ jobsWorker: () => new Promise(() => {}) }));
+const said: { text: string; undo?: () => void }[] = [];
+vi.mock('sonner', () => {
+  const toast = (text: string, given?: { action?: { onClick: () => void } }) =>
+    said.push({ text, undo: given?.action?.onClick });
+  return { toast: Object.assign(toast, { error: toast, success: toast }) };
+});
+
+beforeAll(standInForThePage);
+
+const item = (id: string, text = id) => ({ id, level: 2, text, note: '' });
+const stored = async (id: string) => (await loadPost(id))!;
+const title = async (id: string) => (await stored(id)).row.fields.title;
+const text = async (id: string) => (await stored(id)).draft.blocks.map((block) => block.text);
+const shown = () => store.getState().openPost;
+const withText = (session: PostSession, md: string) => ({
+  ...session.body,
+  blocks: readMarkdown(md).draft.blocks,
+});
+
+const visits: PostSession[] = [];
+async function visit(id: string): Promise<PostSession> {
+  const session = (await PostSession.open(id))!;
+  visits.push(session);
+  return session;
+}
+
+beforeEach(async () => {
+  said.length = 0;
+  openDatabase('sessions');
+  await Promise.all(database().tables.map((table) => table.clear()));
+  for (const id of ['a', 'b']) {
+    const document = {
+      fields: { ...emptyFields(), title: id },
+      draft: readMarkdown(`Body of ${id}.\n\nSecond.`).draft,
+    };
+    await addPost('s', id, '2026-11-01T09:00:00Z', document);
+  }
+});
+afterEach(async () => {
+  vi.restoreAllMocks();
+  await Promise.all(visits.splice(0).map((session) => session.close()));
+});
+
+describe('leaving a post', () => {
+  it('saves it as it was left, though a save is under way and another post is open already', async () => {
+    const first = await visit('a');
+    first.setFields({ slug: 'first' });
+    const underWay = first.saved();
+    // Let that save begin: it has read its fields and waits for the database.
+    await Promise.resolve();
+    first.setFields({ title: 'a, changed last' });
+    const closing = first.close();
+    await visit('b');
+    await Promise.all([underWay, closing]);
+    expect((await stored('a')).row.fields).toMatchObject({ title: 'a, changed last', slug: 'first' });
+    expect(await text('a')).toEqual(['Body of a.', 'Second.']);
+    expect(await title('b')).toBe('b');
+    expect(shown()).toMatchObject({ id: 'b', save: 'saved' });
+  });
+  it('and coming back at once shows it whole, and saves it whole', async () => {
+    const first = await visit('a');
+    first.setFields({ slug: 'kept' });
+    const closing = first.close();
+    const again = await visit('a');
+    expect(shown().fields).toMatchObject({ title: 'a', slug: 'kept' });
+    await closing;
+    expect(shown()).toMatchObject({ id: 'a', fields: { title: 'a', slug: 'kept' } });
+    again.setFields({ excerpt: 'x' });
+    await again.saved();
+    expect((await stored('a')).row.fields).toMatchObject({ title: 'a', slug: 'kept', excerpt: 'x' });
+  });
+  it('before it has opened shows nothing of it', async () => {
+    await visit('b');
+    const left = new AbortController();
+    const opening = PostSession.open('a', left.signal);
+    left.abort();
+    expect(await opening).toBeNull();
+    expect(shown().id).toBe('b');
+  });
+  it('is not held up by a worker that never loads', async () => {
+    const session = await visit('a');
+    await session.keepVersion('named', 'Kept by hand');
+    session.setFields({ title: 'a2' });
+    await session.close();
+    expect(await title('a')).toBe('a2');
+  });
+  it('ends all that it can do', async () => {
+    const session = await visit('a');
+    await session.close();
+    session.setFields({ title: 'late' });
+    session.changeOutline([], [item('late')]);
+    session.change({ draft: withText(session, 'Late.') });
+    await session.saved();
+    const { row, outline } = await stored('a');
+    expect([row.fields.title, outline, await text('a')]).toEqual(['a', [], ['Body of a.', 'Second.']]);
+  });
+});
+
+describe('an undo', () => {
+  it('goes to its own post, whichever is open by then', async () => {
+    const session = await visit('a');
+    const takeBack = session.change({ fields: { title: 'A', slug: 'A', keyword: 'A' } });
+    await session.close();
+    await visit('b');
+    expect(await takeBack()).toBe('');
+    expect((await stored('a')).row.fields).toMatchObject({ title: 'a', slug: '', keyword: '' });
+    expect((await stored('b')).row.fields).toMatchObject({ title: 'b', slug: '' });
+    expect(shown().fields.title).toBe('b');
+  });
+  it('goes to the visit that has its post open now', async () => {
+    const session = await visit('a');
+    const takeBack = session.change({ fields: { title: 'A' } });
+    await session.close();
+    const again = await visit('a');
+    again.setFields({ slug: 'since' });
+    await takeBack();
+    expect(shown().fields).toMatchObject({ title: 'a', slug: 'since' });
+    await again.saved();
+    expect((await stored('a')).row.fields).toMatchObject({ title: 'a', slug: 'since' });
+  });
+  it('takes back its own change and nothing that came since', async () => {
+    const session = await visit('a');
+    const outline = [item('x'), item('k'), item('y')];
+    session.changeOutline([], outline);
+    const backX = session.changeOutline(outline, outline.slice(1));
+    session.changeOutline(outline.slice(1), [item('k')]);
+    await backX();
+    expect(shown().outline.map(({ id }) => id)).toEqual(['x', 'k']);
+  });
+  it('leaves what was changed since, and says so', async () => {
+    const session = await visit('a');
+    const takeBack = session.change({ fields: { title: 'Fixed', slug: 'fixed' } });
+    session.setFields({ title: 'Fixed, and written on' });
+    expect(await takeBack()).toMatch(/stays as it is: the title\./);
+    expect(shown().fields).toMatchObject({ title: 'Fixed, and written on', slug: '' });
+  });
+  it('leaves words written since beside what was put in, and takes the rest back', async () => {
+    const session = await visit('a');
+    const [first, second] = session.body.blocks;
+    const takeBack = session.change({
+      draft: { ...session.body, blocks: [{ ...first, text: 'Mended.' }, second] },
+    });
+    const own = { ...second, text: 'Written since.' };
+    session.change({ draft: { ...session.body, blocks: [session.body.blocks[0], own] } });
+    expect(await takeBack()).toBe('');
+    expect(session.body.blocks.map((block) => block.text)).toEqual(['Body of a.', 'Written since.']);
+  });
+  it('of a post that is gone says so', async () => {
+    const session = await visit('a');
+    const takeBack = session.change({ fields: { title: 'A' } });
+    await session.close();
+    await setDeleted(['a'], '2026-11-02T09:00:00Z');
+    expect(await takeBack()).toMatch(/gone/);
+  });
+});
+
+describe('an outline that a worker makes', () => {
+  it('keeps a heading that was typed meanwhile', async () => {
+    const session = await visit('a');
+    session.changeOutline([], [item('k')]);
+    const from = shown().outline;
+    session.changeOutline(from, [...from, item('typed')]);
+    session.changeOutline(from, [item('gap'), ...from]);
+    expect(shown().outline.map(({ id }) => id)).toEqual(['gap', 'k', 'typed']);
+  });
+});
+
+describe('a trial', () => {
+  it('is taken back as a whole, and that can be undone', async () => {
+    const session = await visit('a');
+    await session.beginTrial();
+    session.change({ fields: { title: 'Try' }, draft: withText(session, 'Tried.') });
+    session.endTrial('take-back');
+    expect(shown().fields.title).toBe('a');
+    expect(session.body.blocks[0].text).toBe('Body of a.');
+    said.at(-1)!.undo!();
+    await until(() => shown().fields.title === 'Try');
+    expect(session.body.blocks[0].text).toBe('Tried.');
+  });
+});
+
+describe('two writers of one post', () => {
+  async function writtenElsewhere(fields: object) {
+    const { posts } = database();
+    const row = (await posts.get('a'))!;
+    await posts.put({ ...row, revision: row.revision + 1, fields: { ...row.fields, ...fields } });
+  }
+  it('keep both: what came late becomes a version, and the post goes on as it is stored', async () => {
+    const session = await visit('a');
+    session.setFields({ title: 'mine' });
+    await writtenElsewhere({ title: 'theirs' });
+    await session.saved();
+    expect(shown().fields.title).toBe('theirs');
+    expect((await versionsOf('s', 'a')).map(({ reason, fields }) => [reason, fields.title])).toEqual([
+      ['aside', 'mine'],
+    ]);
+    session.setFields({ slug: 'on' });
+    await session.saved();
+    expect((await stored('a')).row.fields).toMatchObject({ title: 'theirs', slug: 'on' });
+  });
+  it('lose nothing where keeping it aside fails: it is tried again, and saving goes on', async () => {
+    const session = await visit('a');
+    const add = vi
+      .spyOn(database().versions, 'add')
+      .mockRejectedValueOnce(Object.assign(new Error('full'), { name: 'QuotaExceededError' }));
+    session.setFields({ title: 'mine' });
+    await writtenElsewhere({ title: 'theirs' });
+    await session.saved();
+    expect(shown()).toMatchObject({ save: 'failed', fields: { title: 'mine' } });
+    expect(session.unsaved).toMatch(/storage is full/);
+    await session.saved();
+    expect(add).toHaveBeenCalledTimes(2);
+    expect(shown()).toMatchObject({ save: 'saved', fields: { title: 'theirs' } });
+    expect(session.unsaved).toBe('');
+    expect((await versionsOf('s', 'a'))[0].fields.title).toBe('mine');
+  });
+});
+
+describe('storage that is full', () => {
+  it('is said, and what is written stays on the screen and is tried again when the post is left', async () => {
+    const session = await visit('a');
+    const full = Object.assign(new Error('full'), { name: 'QuotaExceededError' });
+    const put = vi.spyOn(database().bodies, 'put').mockRejectedValue(full);
+    session.setFields({ title: 'unsaved' });
+    await session.saved();
+    expect(session.unsaved).toMatch(/storage is full/);
+    expect(session.finished.fields.title).toBe('unsaved');
+    await session.close();
+    expect(said.at(-1)!.text).toMatch(/"unsaved" could not be saved before it was left/);
+    put.mockRestore();
+  });
+});

@@ -1,0 +1,36 @@
+import { toast } from 'sonner';
+import { storageProblem } from '../data/storage.ts';
+
+/**
+ * The way back of a change: takes back that change and nothing that came since. Answers in words what stays because
+ * it was changed since; empty or nothing where all of it went back.
+ */
+export type TakeBack = () => Promise<string | void> | string | void;
+
+/** Takes a change back and says what stays, or why it could not be. */
+export async function undo(takeBack: TakeBack): Promise<void> {
+  try {
+    const stays = await takeBack();
+    if (stays) toast(stays, { duration: 12_000 });
+  } catch (error) {
+    console.error('A change could not be taken back:', error);
+    toast.error(`It could not be taken back. ${storageProblem(error)}`, { duration: 12_000 });
+  }
+}
+
+/** Says what was done, with its way back for some seconds. */
+export function offerUndo(said: string, takeBack: TakeBack, duration = 12_000): void {
+  let taken = false;
+  toast(said, {
+    duration,
+    action: {
+      label: 'Undo',
+      onClick: () => {
+        // A second press while the first is under way would take back twice.
+        if (taken) return;
+        taken = true;
+        void undo(takeBack);
+      },
+    },
+  });
+}
