@@ -17,7 +17,9 @@ let address: SecondAddress;
 test.beforeEach(async ({ baseURL }) => {
   address = await secondAddress(baseURL!);
 });
-test.afterEach(() => address.close());
+test.afterEach(async () => {
+  await address.close();
+});
 
 async function write(page: Page, origin: string, words: string) {
   await page.goto(`${origin}/posts`);
@@ -53,6 +55,25 @@ test.describe('a newer version', () => {
     await expect(draft(page)).toContainText('Before the update.');
     await expect.poll(kept).toEqual([expect.stringContaining('newer')]);
     await expect(notice).toBeHidden();
+  });
+});
+
+test.describe('a newer page that was seen once', () => {
+  test.use({ serviceWorkers: 'allow' });
+  test('leaves the version in hand whole when the server is away', async ({ page, context }) => {
+    const origin = `http://127.0.0.1:${address.port}`;
+    await page.goto(`${origin}/posts`);
+    await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+    await expect(page.getByRole('table', { name: 'Posts' })).toBeVisible();
+    address.releasePage();
+    const other = await context.newPage();
+    await other.goto(`${origin}/posts`);
+    await other.close();
+    await address.close();
+    await page.reload();
+    await expect(page.getByRole('table', { name: 'Posts' })).toBeVisible();
+    await page.getByRole('link', { name: /How to fix a flat/ }).click();
+    await expect(draft(page)).toBeVisible();
   });
 });
 

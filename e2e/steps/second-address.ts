@@ -6,12 +6,15 @@ export interface SecondAddress {
   port: number;
   /** From now on the service worker that is handed out is another version. */
   release(): void;
+  /** From now on the page that is handed out names files that only another version has. */
+  releasePage(): void;
   close(): Promise<void>;
 }
 
 /** Hands every request on to where the application runs. */
 export async function secondAddress(target: string): Promise<SecondAddress> {
   let newer = false;
+  let newerPage = false;
   const server = createServer((incoming, outgoing) => {
     // Asked for plainly and in full, so that what is handed out can be another text.
     const { 'accept-encoding': _packed, 'if-none-match': _known, ...headers } = incoming.headers;
@@ -19,15 +22,18 @@ export async function secondAddress(target: string): Promise<SecondAddress> {
     asked.on('response', (answer) => {
       const { 'content-length': _length, ...told } = answer.headers;
       outgoing.writeHead(answer.statusCode ?? 502, told);
-      if (!incoming.url?.startsWith('/service-worker.js')) {
+      const isScript = incoming.url?.startsWith('/service-worker.js');
+      const isPage = told['content-type']?.includes('text/html');
+      if (!isScript && !isPage) {
         answer.pipe(outgoing);
         return;
       }
       const parts: Buffer[] = [];
       answer.on('data', (part: Buffer) => parts.push(part));
       answer.on('end', () => {
-        const script = Buffer.concat(parts).toString('utf8');
-        outgoing.end(newer ? script.replace('`dune-sparrow-', '`dune-sparrow-newer-') : script);
+        const text = Buffer.concat(parts).toString('utf8');
+        if (isScript) outgoing.end(newer ? text.replace('`dune-sparrow-', '`dune-sparrow-newer-') : text);
+        else outgoing.end(newerPage ? text.replaceAll('/assets/', '/assets/newer-') : text);
       });
     });
     asked.on('error', () => outgoing.destroy());
@@ -38,6 +44,9 @@ export async function secondAddress(target: string): Promise<SecondAddress> {
     port: (server.address() as AddressInfo).port,
     release: () => {
       newer = true;
+    },
+    releasePage: () => {
+      newerPage = true;
     },
     close: () =>
       new Promise((resolve) => {

@@ -47,7 +47,7 @@ export { readZip, type ZipLimits } from './read-zip.ts';
 export { safeHref } from './sanitise.ts';
 export { fieldsTakenBack, listTakenBack, type TakenBack } from './take-back.ts';
 export { thinnedVersions } from './thin-versions.ts';
-export { UnreadableFile } from './unreadable.ts';
+export { bytesInWords, UnreadableFile } from './unreadable.ts';
 export { writeDocx } from './write-docx.ts';
 export { writeHtml, writeHtmlPage } from './write-html.ts';
 export { writeMarkdown, writeMarkdownBody } from './write-markdown.ts';

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { strToU8, unzipSync, zipSync } from 'fflate';
+import { deflateSync, strToU8, unzipSync, zipSync } from 'fflate';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { emptyFields, readMarkdown, UnreadableFile } from '../draft/index.ts';
 import { unknownSite } from '../site/index.ts';
@@ -136,7 +136,71 @@ describe('a backup', () => {
     };
     await expect(readBackupFile(await seal({ version: 9 }), digest)).rejects.toThrow(/newer Dune Sparrow/);
     await expect(readBackupFile(await seal({ format: 'x' }), digest)).rejects.toThrow(/another kind/);
+    await expect(readBackupFile(await seal({ made: undefined }), digest)).rejects.toThrow(/when it was made/);
+    for (const files of [
+      undefined,
+      null,
+      {},
+      [null],
+      [{ path: 'data.json' }],
+      [{ path: 1, bytes: -1, sha256: 'x' }],
+    ])
+      await expect(readBackupFile(await seal({ files }), digest)).rejects.toThrow(/does not list/);
+    const huge = manifest.files.map((file: object) => ({ ...file, bytes: 900_000_000 }));
+    await expect(readBackupFile(await seal({ files: huge }), digest)).rejects.toThrow(/unpacked it would be/);
+    for (const text of ['null', '[]', '7', 'x'])
+      await expect(
+        readBackupFile(
+          zipSync({
+            ...parts,
+            'manifest.json': strToU8(text),
+            'manifest.sha256': strToU8(await digest(strToU8(text))),
+          }),
+          digest,
+        ),
+      ).rejects.toBeInstanceOf(UnreadableFile);
     await expect(readBackupFile(zipSync({ 'a.txt': strToU8('a') }), digest)).rejects.toThrow(/no manifest/);
+  });
+
+  it('that inflates far beyond its size is refused before it is unpacked', async () => {
+    const parts = unzipSync(bytes);
+    const bomb = new Uint8Array(60_000_000);
+    const manifest = JSON.parse(new TextDecoder().decode(parts['manifest.json']));
+    // Says that it is small, and is not.
+    const listed = strToU8(JSON.stringify(manifest));
+    const file = zipSync({ ...parts, 'data.json': bomb, 'manifest.json': listed });
+    await expect(readBackupFile(file, digest)).rejects.toBeInstanceOf(UnreadableFile);
+  });
+
+  it('with a picture under another name than its content has is refused', async () => {
+    const other = { ...backup, files: new Map([...backup.files, ['f'.repeat(64), PICTURE]]) };
+    const file = await writeBackupFile(other, digest);
+    await expect(readBackupFile(file, digest)).rejects.toThrow(/not what its name says/);
+  });
+
+  it('with a studied page that is not what its key says is refused', async () => {
+    const text = strToU8('High water at nine.');
+    const page = (key: string, packed: Uint8Array) => ({
+      siteId: 's',
+      key,
+      format: 'text',
+      packed: btoa(String.fromCharCode(...packed)),
+    });
+    const withPage = (key: string, packed: Uint8Array) =>
+      resealed((data) => {
+        data['studyPages'] = [page(key, packed)];
+      });
+    const key = await digest(text);
+    const whole = await readBackupFile(await withPage(key, deflateSync(text)), digest);
+    expect(whole.data.studyPages).toHaveLength(1);
+    await expect(readBackupFile(await withPage('0'.repeat(64), deflateSync(text)), digest)).rejects.toThrow(
+      /studied page in it was altered/,
+    );
+    await expect(readBackupFile(await withPage(key, text), digest)).rejects.toThrow(
+      /studied page in it is damaged/,
+    );
+    const bomb = deflateSync(new Uint8Array(50_000_000), { level: 9 });
+    await expect(readBackupFile(await withPage(key, bomb), digest)).rejects.toThrow(/longer than any page/);
   });
 
   it('with markup or addresses that could run loses those alone', async () => {

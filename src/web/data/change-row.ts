@@ -51,20 +51,3 @@ export async function changeRow<Row extends object>(
     });
   };
 }
-
-/** Several ways back as one, the last change first. Each is tried though another fails; the first failure is thrown. */
-export function backAll(backs: readonly RowBack[]): RowBack {
-  return async () => {
-    const said: string[] = [];
-    const failures: unknown[] = [];
-    for (const back of backs.toReversed()) {
-      try {
-        said.push(await back());
-      } catch (error) {
-        failures.push(error);
-      }
-    }
-    if (failures.length > 0) throw failures[0];
-    return said.find(Boolean) ?? '';
-  };
-}

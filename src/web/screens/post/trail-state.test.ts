@@ -48,7 +48,9 @@ describe('the marks of the trail', () => {
   });
   it('Release is begun with a listing and ready when published', () => {
     expect(states({ title: 'T', slug: 't' }).release).toBe('begun');
-    expect(states({ status: 'published', title: 'T', slug: 't' }, 'Low water at nine.').release).toBe('ready');
+    expect(states({ status: 'published', title: 'T', slug: 't' }, 'Low water at nine.').release).toBe(
+      'ready',
+    );
     expect(states({ status: 'published' }).release).toBe('empty');
     expect(states({ status: 'published' }, 'Three words alone.').release).toBe('empty');
   });
