@@ -23,6 +23,10 @@ export interface Cluster {
 const SHARED_STEMS = 0.5;
 /** Or so many of the first ten pages. */
 const SHARED_PAGES = 4;
+/** Phrases that are looked at in one step. */
+const STEP = 2000;
+/** Share of the work that finding the stems is. */
+const STEMS_SHARE = 0.4;
 /** A stem that stands in so many leaders says nothing about which to join, and looking at all of them would not end. */
 const MOST_LEADERS = 400;
 
@@ -30,14 +34,17 @@ const MOST_LEADERS = 400;
  * Groups phrases that one post can answer: in order of volume each joins the leader with which it shares half of the
  * weight of their stems (weighted Jaccard, a stem weighing the logarithm of how rare it is) or at least four of the
  * first ten pages; else it leads a cluster of its own. Candidates come from an inverted index over the rarest stems,
- * so that time grows nearly with the number of phrases. `tell` is called now and then with how many are done and may
- * throw to stop. Clusters come by volume, the largest first.
+ * so that time grows nearly with the number of phrases. Clusters come by volume, the largest first.
+ *
+ * It works in steps, so that whoever runs it can show how far it is (each step yields the share that is done, 0 to 1),
+ * let others in between, or leave off.
  */
-export function clusterPhrases(
-  phrases: readonly Clusterable[],
-  tell: (done: number) => void = () => {},
-): Cluster[] {
-  const stems = phrases.map(({ phrase }) => phraseStems(phrase));
+export function* clusterSteps(phrases: readonly Clusterable[]): Generator<number, Cluster[]> {
+  const stems: string[][] = [];
+  for (const { phrase } of phrases) {
+    if (stems.length % STEP === 0) yield (stems.length / phrases.length) * STEMS_SHARE;
+    stems.push(phraseStems(phrase));
+  }
   const spread = new Map<string, number>();
   for (const list of stems) for (const stem of list) spread.set(stem, (spread.get(stem) ?? 0) + 1);
   const weightOf = (stem: string) => Math.log(1 + phrases.length / (spread.get(stem) ?? 1)) + 0.1;
@@ -51,8 +58,8 @@ export function clusterPhrases(
   const leaderStems: Set<string>[] = [];
   const shared = new Map<number, number>();
   const samePages = new Map<number, number>();
-  order.forEach((index, done) => {
-    if (done % 2000 === 0) tell(done);
+  for (const [done, index] of order.entries()) {
+    if (done % STEP === 0) yield STEMS_SHARE + (done / phrases.length) * (1 - STEMS_SHARE);
     const own = stems[index];
     const weight = own.reduce((sum, stem) => sum + weightOf(stem), 0);
     shared.clear();
@@ -86,7 +93,7 @@ export function clusterPhrases(
     if (best >= 0) {
       clusters[best].members.push(index);
       clusters[best].volume += phrases[index].volume ?? 0;
-      return;
+      continue;
     }
     const leader = clusters.length;
     clusters.push({
@@ -99,9 +106,18 @@ export function clusterPhrases(
     leaderStems.push(new Set(own));
     for (const stem of own) push(byStem, stem, leader);
     for (const page of phrases[index].pages?.slice(0, 10) ?? []) push(byPage, page, leader);
-  });
-  tell(phrases.length);
+  }
+  yield 1;
   return clusters.sort((a, b) => b.volume - a.volume || a.head - b.head);
+}
+
+/** The same in one go. */
+export function clusterPhrases(phrases: readonly Clusterable[]): Cluster[] {
+  const steps = clusterSteps(phrases);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
 }
 
 function push(map: Map<string, number[]>, key: string, value: number): void {

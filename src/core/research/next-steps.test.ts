@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import {
   clickShare,
   clusterPhrases,
+  clusterSteps,
   defaultResearchRules,
   freshIdeas,
   type Holder,
@@ -47,12 +48,15 @@ describe('clusters', () => {
     const members = clusterPhrases(many).flatMap((cluster) => cluster.members);
     expect([...members].sort((a, b) => a - b)).toEqual(many.map((_, at) => at));
   });
-  it('can be stopped between phrases', () =>
-    expect(() =>
-      clusterPhrases(phrases, () => {
-        throw new Error('stopped');
-      }),
-    ).toThrow('stopped'));
+  it('tell in steps how far they are, and can be left off between two', () => {
+    const shares: number[] = [];
+    const steps = clusterSteps(phrases);
+    let step = steps.next();
+    for (; !step.done; step = steps.next()) shares.push(step.value);
+    expect(step.value).toEqual(clusterPhrases(phrases));
+    expect(shares).toEqual([...shares].sort((a, b) => a - b));
+    expect([shares[0], shares.at(-1)]).toEqual([0, 1]);
+  });
 });
 
 describe('overlap', () => {

@@ -154,7 +154,7 @@ async function mergedResearch(
     const theirs = data.performance.filter((row) => row.siteId === siteId);
     if (theirs.length === 0 || (own && own.source.date > theirs[0].source.date)) continue;
     await writePerformanceRows(siteId, null);
-    performance.push(...theirs);
+    for (const row of theirs) performance.push(row);
   }
   const { lists, ideas, studies, studyPages, briefs, generations } = data;
   return { keywords, performance, lists, ideas, studies, studyPages, briefs, generations };

@@ -42,7 +42,10 @@ class ImportRun {
     const all: ImportFile[] = [];
     for (const file of given) {
       if (roleOf(file.path) !== 'zip') all.push(file);
-      else await this.guard(file.path, async () => all.push(...(await this.unpacked(file))));
+      else
+        await this.guard(file.path, async () => {
+          for (const inner of await this.unpacked(file)) all.push(inner);
+        });
     }
     const of = (role: ReturnType<typeof roleOf>) => all.filter((file) => roleOf(file.path) === role);
     for (const file of of('site')) await this.guard(file.path, () => this.settings(file));

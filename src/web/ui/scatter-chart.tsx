@@ -24,8 +24,8 @@ export function ScatterChart({
   height: number;
 }) {
   const axis = { style: { colors: colour('--c-ink-soft'), fontSize: '11px', fontFamily: 'inherit' } };
-  const all = own ? [...points, own] : points;
-  const most = Math.max(100, ...all.map(({ x }) => x));
+  // One by one: there may be more points than a call may have arguments.
+  const most = points.reduce((far, { x }) => Math.max(far, x), Math.max(100, own?.x ?? 0));
   const series = [
     { name: 'Pages', data: points.map(({ x, y }) => [x, y]) },
     ...(own ? [{ name: own.label, data: [[own.x, own.y]] }] : []),

@@ -11,8 +11,17 @@ export interface Step {
 
 /** The stretch of 0 to 100 in which figures lie, in round tens with some air. */
 function stretch(values: readonly number[]): { min: number; max: number } {
-  const min = Math.max(0, Math.floor((Math.min(...values) - 4) / 10) * 10);
-  return { min, max: Math.min(100, Math.max(min + 20, Math.ceil((Math.max(...values) + 4) / 10) * 10)) };
+  const min = Math.max(
+    0,
+    Math.floor((values.reduce((low, value) => Math.min(low, value), 100) - 4) / 10) * 10,
+  );
+  return {
+    min,
+    max: Math.min(
+      100,
+      Math.max(min + 20, Math.ceil((values.reduce((high, value) => Math.max(high, value), 0) + 4) / 10) * 10),
+    ),
+  };
 }
 
 /** A figure between 0 and 100 over time as steps; each can be pressed. `chosen` is the step in hand. */

@@ -1,6 +1,8 @@
 import {
   type Cluster,
+  type Clusterable,
   clusterPhrases,
+  clusterSteps,
   type Difficulty,
   difficultyOf,
   type Intent,
@@ -263,9 +265,10 @@ export class ResearchDesk {
       .map((row) => ({ row, volume: this.volumes[row], difficulty: this.difficulties[row] }));
   }
 
-  /** Clusters of a view; `tell` is called with how many phrases are done and may throw to stop. */
-  clusters(rows: Uint32Array, tell: (done: number) => void = () => {}): ClusterLine[] {
-    return this.clustersOf(rows, tell).map(({ name, members, volume }) => {
+  /** Clusters of a view, in steps that yield the share that is done. */
+  *clusters(rows: Uint32Array): Generator<number, ClusterLine[]> {
+    const found = yield* clusterSteps(this.clusterable(rows));
+    return found.map(({ name, members, volume }) => {
       const own = members.map((at) => rows[at]);
       const known = own.map((row) => this.difficulties[row]).filter((value) => !Number.isNaN(value));
       const worth = own.map((row) => this.opportunityAt(row)?.value).filter((value) => value !== undefined);
@@ -279,15 +282,16 @@ export class ResearchDesk {
     });
   }
 
-  /** The same as indices of the rows given. */
-  clustersOf(rows: Uint32Array, tell: (done: number) => void = () => {}): Cluster[] {
-    return clusterPhrases(
-      Array.from(rows, (row) => {
-        const { phrase, volume, found } = this.records[row];
-        return { phrase, volume, pages: found?.map(({ address }) => address) ?? null };
-      }),
-      tell,
-    );
+  /** The same in one go, as indices of the rows given. */
+  clustersOf(rows: Uint32Array): Cluster[] {
+    return clusterPhrases(this.clusterable(rows));
+  }
+
+  private clusterable(rows: Uint32Array): Clusterable[] {
+    return Array.from(rows, (row) => {
+      const { phrase, volume, found } = this.records[row];
+      return { phrase, volume, pages: found?.map(({ address }) => address) ?? null };
+    });
   }
 
   /** Pages that are found for phrases of a view, those of the most asked-for phrases first. */

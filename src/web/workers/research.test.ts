@@ -108,7 +108,6 @@ describe('a table', () => {
       merged: 1,
       bad: 1,
       examples: [{ line: 3, reason: '"many" is no volume' }],
-      stopped: false,
     });
     expect(told.at(-1)).toBe(1);
     expect(await phrases()).toEqual(['bike bell', 'pump']);
@@ -120,9 +119,39 @@ describe('a table', () => {
   it('can be stopped; then nothing was taken', async () => {
     const text = `keyword\n${Array.from({ length: 20_000 }, (_, at) => `phrase ${at}`).join('\n')}`;
     const task = importing(text);
-    research.stop();
-    expect(await task).toMatchObject({ stopped: true, taken: 0 });
+    research.callOff('a');
+    await expect(task).rejects.toMatchObject({ name: 'AbortError' });
     expect(await phrases()).toEqual([]);
+  });
+
+  it('is taken back without what was brought or decided since', async () => {
+    await research.add(siteId, [
+      keyword('bike bell', { volume: 1, source: { name: 'old', date: '2020-01-01' } }),
+    ]);
+    await importing('keyword,volume\nbike bell,10\npump,30\nhorn,5\n');
+    await research.add(siteId, [keyword('gong', { volume: 3 })]);
+    const rows = (await view()).rows;
+    const lines = await research.lines(siteId, [...rows]);
+    const at = lines.findIndex(({ keyword: { phrase } }) => phrase === 'pump');
+    await research.setIntent(siteId, rows[at], 'commercial');
+    expect(await research.undoImport(siteId, 'a')).toBe('1 phrase was changed since and stay.');
+    expect((await phrases()).sort()).toEqual(['bike bell', 'gong', 'pump']);
+    expect((await readKeywords(siteId)).records.find(({ phrase }) => phrase === 'bike bell')?.volume).toBe(1);
+    expect(await research.undoImport(siteId, 'a')).toMatch(/no longer/);
+  });
+
+  it('of phrases is grouped in steps that can be called off', async () => {
+    await research.add(
+      siteId,
+      Array.from({ length: 5000 }, (_, at) => keyword(`word${at % 900} other${at}`, { volume: at })),
+    );
+    const { rows } = await view();
+    const shares: number[] = [];
+    const found = await research.clusters(siteId, rows, 'b', (share) => shares.push(share));
+    expect(found.count).toBeGreaterThan(100);
+    expect(shares.at(-1)).toBe(1);
+    const task = research.clusters(siteId, rows, 'c', () => research.callOff('c'));
+    await expect(task).rejects.toMatchObject({ name: 'AbortError' });
   });
 
   it('goes out as it came in', async () => {
@@ -146,14 +175,17 @@ describe('a performance export', () => {
     const mapping = { query: 0, page: 1, clicks: 2, impressions: 3, position: 4 } as never;
     const how = { delimiter: ',', headed: true, mapping, region: 'GB', source };
     expect(await research.nearWins(siteId)).toBeNull();
-    expect(await research.importPerformance(siteId, text, how, () => {})).toMatchObject({ taken: 2, bad: 0 });
+    expect(await research.importPerformance(siteId, text, how, 'a', () => {})).toMatchObject({
+      taken: 2,
+      bad: 0,
+    });
     const found = (await research.nearWins(siteId))!;
     expect(found.queries).toBe(2);
     expect(found.wins.map(({ row, page, targeting }) => [row.query, page?.id, targeting])).toEqual([
       ['bell', undefined, 'none'],
       ['waterproof panniers', 'p', 'primary'],
     ]);
-    await research.importPerformance(siteId, text.split('\n').slice(0, 2).join('\n'), how, () => {});
+    await research.importPerformance(siteId, text.split('\n').slice(0, 2).join('\n'), how, 'b', () => {});
     expect((await research.nearWins(siteId))!.queries).toBe(1);
   });
 });

@@ -19,6 +19,7 @@ import {
   type OwnPage,
   type PerformanceColumn,
   PerformanceRows,
+  phraseKey,
   siteStems,
   tableBatches,
   writeKeywordTable,
@@ -29,6 +30,7 @@ import { ideasOf } from '../data/ideas.ts';
 import { keywordStamp, readKeywords, writeKeywords } from '../data/keyword-chunks.ts';
 import { readPerformanceRows, writePerformanceRows } from '../data/performance-chunks.ts';
 import { postsOf, StaleWrite } from '../data/posts.ts';
+import { callOff, inSteps, stillWanted } from './called-off.ts';
 import {
   type ClusterLine,
   type DeskView,
@@ -57,7 +59,6 @@ export interface ImportResult {
   bad: number;
   /** The first of the bad rows. */
   examples: BadRow[];
-  stopped: boolean;
 }
 
 /** Told how far a long job is, 0-1. */
@@ -70,32 +71,25 @@ const BATCH = 5000;
 const MOST_LINES = 2000;
 
 let open: { siteId: string; stamp: number; desk: ResearchDesk } | null = null;
-let stop = false;
-const remembered = new Map<string, Keyword[]>();
+/** The keywords that an import brought, as they were kept before and after it, by its job: those of the last one. */
+const remembered = new Map<string, { before: Map<string, Keyword>; after: Map<string, Keyword> }>();
 
-/** Lets waiting messages in: one of them may say to stop. */
-const breath = () => new Promise<void>((resolve) => setTimeout(resolve));
-
-/** Gives every row of a table to be taken; false where it was stopped. */
+/** Gives every row of a table to be taken. Throws an `AbortError` where the job is called off. */
 async function takeRows(
+  job: string,
   text: string,
   { delimiter, headed }: TableReading,
   rows: { take(cells: readonly string[], line: number): void },
   tell: Tell,
-): Promise<boolean> {
-  stop = false;
+): Promise<void> {
   for (const batch of tableBatches(text, delimiter, BATCH)) {
     batch.rows.forEach((cells, at) => {
       if (batch.lines[at] > 1 || !headed) rows.take(cells, batch.lines[at]);
     });
     tell(batch.read * 0.9);
-    await breath();
-    if (stop) return false;
+    await stillWanted(job);
   }
-  return true;
 }
-
-const STOPPED: ImportResult = { taken: 0, fresh: 0, merged: 0, bad: 0, examples: [], stopped: true };
 
 async function siteOf(siteId: string): Promise<{ site: SiteRow | undefined; posts: PostRow[] }> {
   return { site: await database().sites.get(siteId), posts: await postsOf(siteId) };
@@ -142,6 +136,18 @@ async function change<T>(
   }
 }
 
+const phraseIn = ({ region, phrase }: Keyword): string => `${region} ${phraseKey(phrase)}`;
+
+/** Keywords as they lie in the database, by phrase and region; of those wanted. */
+async function keptOf(siteId: string, wanted: ReadonlySet<string>): Promise<Map<string, Keyword>> {
+  const { records } = await readKeywords(siteId);
+  return new Map(
+    records.flatMap((record) => (wanted.has(phraseIn(record)) ? [[phraseIn(record), record] as const] : [])),
+  );
+}
+const isSame = (a: Keyword | undefined, b: Keyword | undefined): boolean =>
+  a === b || JSON.stringify(a) === JSON.stringify(b);
+
 const keep = (siteId: string, keywords: readonly Keyword[]): Promise<{ fresh: number; merged: number }> =>
   change(siteId, (own) => {
     const { rows, fresh } = own.add(keywords);
@@ -182,10 +188,8 @@ export const research = {
     (await deskOf(siteId)).setSite(await deskSite(siteId));
   },
 
-  /** Stops the import under way at its next breath. */
-  stop(): void {
-    stop = true;
-  },
+  /** Ends a job between two of its steps; what it was asked for is rejected with an `AbortError`. */
+  callOff,
 
   /** Adds keywords, merging them into those that are known. */
   add: keep,
@@ -218,10 +222,10 @@ export const research = {
   async clusters(
     siteId: string,
     rows: Uint32Array,
+    job: string,
     tell: Tell,
   ): Promise<{ count: number; lines: ClusterLine[] }> {
-    const own = await deskOf(siteId);
-    const lines = own.clusters(rows, (done) => tell(rows.length ? done / rows.length : 1));
+    const lines = await inSteps((await deskOf(siteId)).clusters(rows), job, tell);
     return { count: lines.length, lines: lines.slice(0, MOST_LINES) };
   },
 
@@ -232,20 +236,21 @@ export const research = {
       return { rows: [row], answer: undefined };
     }),
 
-  /** Reads a table of keywords into the site. What was there before can be put back under the token. */
+  /** Reads a table of keywords into the site. What was there before can be put back by the sign of the job. */
   async importTable(
     siteId: string,
     text: string,
     reading: TableReading,
-    token: string,
+    job: string,
     tell: Tell,
   ): Promise<ImportResult> {
     const rows = new KeywordRows(reading.mapping, reading);
-    if (!(await takeRows(text, reading, rows, tell))) return STOPPED;
-    const own = await deskOf(siteId);
-    remembered.clear();
-    remembered.set(token, [...own.records]);
+    await takeRows(job, text, reading, rows, tell);
+    const brought = new Set(rows.keywords.map(phraseIn));
+    const before = await keptOf(siteId, brought);
     const { fresh, merged } = await keep(siteId, rows.keywords);
+    remembered.clear();
+    remembered.set(job, { before, after: await keptOf(siteId, brought) });
     tell(1);
     return {
       taken: rows.keywords.length,
@@ -253,17 +258,32 @@ export const research = {
       merged,
       bad: rows.bad.length,
       examples: rows.bad.slice(0, MOST_NAMED),
-      stopped: false,
     };
   },
 
-  /** Puts the keywords back as they were before an import. */
-  async undoImport(siteId: string, token: string): Promise<void> {
-    const before = remembered.get(token);
-    if (!before) return;
-    await writeKeywords(siteId, before, null, await keywordStamp(siteId));
-    remembered.delete(token);
+  /**
+   * Takes back what an import brought: phrases that it added go, those that it changed are as before. What was brought
+   * or decided since stays. Answers in words what stays, empty where nothing does.
+   */
+  async undoImport(siteId: string, job: string): Promise<string> {
+    const known = remembered.get(job);
+    if (!known) return 'This import can no longer be taken back: a later one came after it.';
+    const { records, stamp } = await readKeywords(siteId);
+    let since = 0;
+    const kept = records.flatMap((record) => {
+      const key = phraseIn(record);
+      const [was, became] = [known.before.get(key), known.after.get(key)];
+      if (became === undefined || isSame(was, became)) return [record];
+      if (isSame(record, became)) return was ? [was] : [];
+      since += 1;
+      return [record];
+    });
+    await writeKeywords(siteId, kept, null, stamp);
+    remembered.delete(job);
     open = null;
+    return since === 0
+      ? ''
+      : `${since} ${since === 1 ? 'phrase was' : 'phrases were'} changed since and stay.`;
   },
 
   /** Reads a performance export in place of the one before. */
@@ -271,10 +291,11 @@ export const research = {
     siteId: string,
     text: string,
     reading: TableReading,
+    job: string,
     tell: Tell,
   ): Promise<ImportResult> {
     const rows = new PerformanceRows(reading.mapping as Partial<Record<PerformanceColumn, number>>);
-    if (!(await takeRows(text, reading, rows, tell))) return STOPPED;
+    await takeRows(job, text, reading, rows, tell);
     const taken = rows.rows;
     await writePerformanceRows(siteId, { source: reading.source, rows: taken });
     tell(1);
@@ -284,7 +305,6 @@ export const research = {
       merged: 0,
       bad: rows.bad.length,
       examples: rows.bad.slice(0, MOST_NAMED),
-      stopped: false,
     };
   },
 

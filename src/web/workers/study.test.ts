@@ -62,7 +62,7 @@ describe('a study in its worker', () => {
   it('reads its pages, tells how far it is and which cannot be read, and keeps what the criteria need', async () => {
     await begun();
     const told: number[] = [];
-    const view = (await studies.view('study', (done) => told.push(done)))!;
+    const view = (await studies.view('study', 'job', (done) => told.push(done)))!;
     expect(told).toEqual([1, 2, 3, 4]);
     expect(view.study.taken).toHaveLength(3);
     expect(
@@ -81,33 +81,33 @@ describe('a study in its worker', () => {
 
   it('is worked out anew for other pages, and the same again for the same', async () => {
     await begun();
-    const before = (await studies.view('study'))!.study;
+    const before = (await studies.view('study', 'job'))!.study;
     const leave = (left: boolean) =>
       changeStudy('study', ({ pages }) => ({
         pages: pages.map((page, at) => (at === 1 ? { ...page, left } : page)),
       }));
     await leave(true);
-    expect((await studies.view('study'))!.study.taken).toEqual([
+    expect((await studies.view('study', 'job'))!.study.taken).toEqual([
       'https://one.example/',
       'https://three.example/',
     ]);
     await leave(false);
-    expect((await studies.view('study'))!.study).toEqual(before);
+    expect((await studies.view('study', 'job'))!.study).toEqual(before);
   });
 
   it('can be stopped while it reads, and goes on from there', async () => {
     await begun('stopped', { query: 'low water' });
-    const running = studies.view('stopped', (done) => {
-      if (done === 1) studies.stop();
+    const running = studies.view('stopped', 'off', (done) => {
+      if (done === 1) studies.callOff('off');
     });
-    expect(await running).toBeNull();
+    await expect(running).rejects.toMatchObject({ name: 'AbortError' });
     expect((await database().studies.get('stopped'))?.facts).toBeNull();
-    expect((await studies.view('stopped'))!.study.taken).toHaveLength(3);
+    expect((await studies.view('stopped', 'job'))!.study.taken).toHaveLength(3);
   });
 
   it('shows a page with its terms, a term in use, and what changed since the study before', async () => {
     await begun();
-    await studies.view('study');
+    await studies.view('study', 'job');
     const page = (await studies.page('study', 'https://one.example/', ['high water']))!;
     const marked = page.blocks.flatMap(({ text, marks }) =>
       marks.map(({ start, end }) => text.slice(start, end)),

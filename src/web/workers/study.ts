@@ -23,6 +23,7 @@ import {
 } from '../../core/study/index.ts';
 import { database, openDatabase, type StudyPageRef, type StudyRow } from '../data/database.ts';
 import { changeStudy, pageContents } from '../data/studies.ts';
+import { callOff, stillWanted } from './called-off.ts';
 
 /** A page as the table of a study shows it. */
 export interface StudyLine {
@@ -67,10 +68,6 @@ export const bases = new WordBases(vocabulary);
 const read = new Map<string, PageReading>();
 const MOST_READ = 200;
 let book: { key: string; book: StudyBook } | null = null;
-/** The run under way; a later one or a stop ends it. */
-let run = 0;
-
-const pause = () => new Promise<void>((done) => setTimeout(done));
 
 function measured(document: PostDocument, title: string, query: string): number {
   const { draft, fields } = document;
@@ -89,12 +86,12 @@ async function profileOf(siteId: string): Promise<Profile> {
   return (await database().sites.get(siteId))?.profile ?? defaultProfile;
 }
 
-/** Readings of a study's pages, and why others have none; null where the run `own` was ended meanwhile (null: it cannot be). */
+/** Readings of a study's pages, and why others have none. Throws an `AbortError` where the job is called off (null: it cannot be). */
 async function readingsOf(
   row: StudyRow,
-  own: number | null,
+  job: string | null,
   tell?: (done: number) => void,
-): Promise<{ readings: PageReading[]; problems: Map<string, string> } | null> {
+): Promise<{ readings: PageReading[]; problems: Map<string, string> }> {
   const profile = await profileOf(row.siteId);
   const contents = await pageContents(row.siteId, row.pages.map(({ key }) => key).filter(Boolean));
   const weights = JSON.stringify(profile);
@@ -107,9 +104,7 @@ async function readingsOf(
       const known = `${row.query}\n${ref.key}\n${ref.address}\n${ref.rank}\n${weights}`;
       let reading = read.get(known);
       if (!reading) {
-        // So that a stop is heard between two pages.
-        await pause();
-        if (own !== null && own !== run) return null;
+        if (job !== null) await stillWanted(job);
         try {
           const document = documentOfPage(content);
           const problem = pageProblem(document);
@@ -144,10 +139,8 @@ async function readingsOf(
   return { readings, problems };
 }
 
-async function bookOf(row: StudyRow, own: number | null, tell?: (done: number) => void) {
-  const found = await readingsOf(row, own, tell);
-  if (!found) return null;
-  const { readings, problems } = found;
+async function bookOf(row: StudyRow, job: string | null, tell?: (done: number) => void) {
+  const { readings, problems } = await readingsOf(row, job, tell);
   const { query, asked, phrases } = row;
   const key = JSON.stringify([query, asked, phrases, readings.map(({ page }) => page.address)]);
   if (book?.key !== key || book.book.readings.some((reading, at) => reading !== readings[at]))
@@ -171,18 +164,15 @@ export const studies = {
     openDatabase(name);
   },
 
-  /** Ends the run under way. */
-  stop(): void {
-    run += 1;
-  },
+  /** Ends a job between two pages; what it was asked for is rejected with an `AbortError`. */
+  callOff,
 
-  /** Reads the pages of a study and works out what they share; null where it was stopped or is gone. */
-  async view(id: string, tell?: (done: number) => void): Promise<StudyView | null> {
-    run += 1;
-    const own = run;
+  /** Reads the pages of a study and works out what they share; null where it is gone. */
+  async view(id: string, job: string, tell?: (done: number) => void): Promise<StudyView | null> {
     const row = await database().studies.get(id);
-    const found = row && (await bookOf(row, own, tell));
-    if (!row || !found || own !== run) return null;
+    if (!row) return null;
+    const found = await bookOf(row, job, tell);
+    await stillWanted(job);
     const study = found.book.study(leftOf(row), row.choices);
     const facts = found.book.facts(study);
     if (JSON.stringify(facts) !== JSON.stringify(row.facts)) {

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { countInWords, figureInWords, many } from '../../ui/figures.ts';
+import { longCall } from '../../workers/long-call.ts';
 import { researchWorker, told } from '../../workers/research-client.ts';
 import type { ClusterLine, DeskView, KeywordLine } from '../../workers/research-desk.ts';
 
@@ -21,23 +22,26 @@ export function ClustersTab({
   const [found, setFound] = useState<{ count: number; lines: ClusterLine[] } | null>(null);
   const [open, setOpen] = useState<{ at: number; lines: KeywordLine[] } | null>(null);
   useEffect(() => {
-    let late = false;
+    const visit = new AbortController();
+    const { signal } = visit;
     setFound(null);
     setOpen(null);
     attempt(
       researchWorker()
         .then((worker) =>
-          worker.clusters(
-            siteId,
-            view.rows,
-            told((share) => !late && setDone(share)),
+          longCall(worker, 'reads', signal, (job) =>
+            worker.clusters(
+              siteId,
+              view.rows,
+              job,
+              told((share) => !signal.aborted && setDone(share)),
+            ),
           ),
         )
-        .then((clusters) => !late && setFound(clusters)),
+        .then(setFound),
+      'The phrases could not be grouped',
     );
-    return () => {
-      late = true;
-    };
+    return () => visit.abort();
   }, [siteId, view]);
   if (!found)
     return (

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import {
   type ColumnMapping,
@@ -7,11 +7,12 @@ import {
   PERFORMANCE_COLUMNS,
   type TablePreview,
 } from '../../../core/research/index.ts';
-import { storageProblem } from '../../data/storage.ts';
-import { attempt } from '../../state/attempt.ts';
+import { attempt, failureInWords } from '../../state/attempt.ts';
+import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { many } from '../../ui/figures.ts';
+import { longCall } from '../../workers/long-call.ts';
 import type { ImportResult } from '../../workers/research.ts';
 import { researchWorker, told } from '../../workers/research-client.ts';
 
@@ -81,9 +82,11 @@ export function TableMapping({
     (name) => mapping[name as keyof ColumnMapping] === undefined,
   );
   const fine = missing.length === 0 && /^[A-Z]{2}$/.test(place);
+  const stopping = useRef<AbortController | null>(null);
+  // Whoever leaves the table no longer asks for what is in it.
+  useEffect(() => () => stopping.current?.abort(), []);
   const read = async () => {
     setDone(0);
-    const worker = await researchWorker();
     const reading = {
       delimiter: preview.delimiter,
       headed,
@@ -91,34 +94,28 @@ export function TableMapping({
       region: place,
       source: { name: table.name, date },
     };
-    const token = crypto.randomUUID();
+    const stop = new AbortController();
+    stopping.current = stop;
     try {
-      const result =
-        kind === 'performance'
-          ? await worker.importPerformance(siteId, table.text, reading, told(setDone))
-          : await worker.importTable(siteId, table.text, reading, token, told(setDone));
-      if (result.stopped) {
-        toast('The import was stopped. Nothing was taken.');
-        setDone(null);
-        return;
-      }
-      toast(
-        kind === 'performance'
-          ? `${many(result.taken, 'query row')} read.`
-          : `${many(result.fresh, 'phrase')} added, ${many(result.merged, 'phrase')} brought up to date.`,
-        kind === 'performance'
-          ? {}
-          : {
-              duration: 15_000,
-              action: {
-                label: 'Undo',
-                onClick: () => attempt(worker.undoImport(siteId, token), 'It could not be taken back'),
-              },
-            },
-      );
+      const worker = await researchWorker();
+      let token = '';
+      const result = await longCall(worker, 'writes', stop.signal, (job) => {
+        token = job;
+        return kind === 'performance'
+          ? worker.importPerformance(siteId, table.text, reading, job, told(setDone))
+          : worker.importTable(siteId, table.text, reading, job, told(setDone));
+      });
+      if (kind === 'performance') toast(`${many(result.taken, 'query row')} read.`);
+      else
+        offerUndo(
+          `${many(result.fresh, 'phrase')} added, ${many(result.merged, 'phrase')} brought up to date.`,
+          () => worker.undoImport(siteId, token),
+          15_000,
+        );
       onResult(result);
     } catch (error) {
-      onProblem(storageProblem(error));
+      if (stop.signal.aborted) toast('The import was stopped. Nothing was taken.');
+      else onProblem(failureInWords(error));
       setDone(null);
     }
   };
@@ -131,7 +128,7 @@ export function TableMapping({
         <div className="mb-3 h-2 rounded bg-sand">
           <div className="h-2 rounded bg-marram" style={{ width: `${done * 100}%` }} />
         </div>
-        <Button onClick={() => attempt(researchWorker().then((worker) => worker.stop()))}>Stop</Button>
+        <Button onClick={() => stopping.current?.abort()}>Stop</Button>
       </div>
     );
   return (
