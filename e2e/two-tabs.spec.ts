@@ -15,6 +15,10 @@ test('the second tab is told, follows live, takes over, and gives back when it c
   await expect(told(page)).toBeHidden();
   await expect(draft(second)).toHaveAttribute('contenteditable', 'false');
   await expect(second.getByLabel('Title', { exact: true })).toBeDisabled();
+  // What is only read stays at hand.
+  await second.getByRole('tab', { name: 'Ledger' }).click();
+  await expect(second.getByRole('region', { name: 'Ledger' }).getByText('Reading ease')).toBeVisible();
+  await second.getByRole('tab', { name: /Notes/ }).click();
 
   await draft(page).click();
   await page.keyboard.press('Control+End');

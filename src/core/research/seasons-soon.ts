@@ -28,6 +28,6 @@ export function seasonsSoon(
       (a, b) =>
         (phrases[b.index].opportunity ?? -1) - (phrases[a.index].opportunity ?? -1) || a.index - b.index,
     );
-  const next = Math.min(...ahead.map(({ weeks }) => weeks));
+  const next = ahead.reduce((least, { weeks }) => Math.min(least, weeks), Number.POSITIVE_INFINITY);
   return ahead.filter(({ weeks }) => weeks <= Math.max(within, next));
 }

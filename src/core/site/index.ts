@@ -4,8 +4,9 @@
  * `site-settings` is a site as scoring needs it, `indexed-post` what it keeps of each post; `site-index` looks up
  * meta titles, targets and addresses; `score-post` scores one post within its site. `house` is what a house decides
  * once for all posts; `fresh-start` begins a post from another;
- * `publishing` says what a post lacks before it can go out; `profile-effect` tells what other limits and weights would do.
+ * `calendar` tells days and months in a site's zone; `publishing` says what a post lacks before it can go out; `profile-effect` tells what other limits and weights would do.
  */
+export { dateIn, dayBefore, dayIn, isZone, monthIn, timeIn } from './calendar.ts';
 export { freshStart, leftOver } from './fresh-start.ts';
 export { type ChecklistItem, emptyHouse, type House, houseFields, researchRulesOf } from './house.ts';
 export { type IndexedPost, indexedPost } from './indexed-post.ts';

@@ -1,8 +1,12 @@
+import { useLiveQuery } from 'dexie-react-hooks';
 import { KeyRound, Lightbulb, NotebookPen, Ruler, Sunrise, Waypoints } from 'lucide-react';
 import { Tooltip } from 'radix-ui';
 import { NavLink, Outlet, ScrollRestoration } from 'react-router';
 import { Toaster } from 'sonner';
+import { currentSite } from '../data/sites.ts';
+import { zoneOf } from '../data/zone-of.ts';
 import { useAppSelector } from '../state/store.ts';
+import { Zone } from '../ui/zone.ts';
 import { AppNotices } from './app-notices.tsx';
 import { Commands } from './commands.tsx';
 import { SiteSwitcher } from './site-switcher.tsx';
@@ -19,64 +23,67 @@ const ITEMS = [
 /** The frame of every screen: the rail, and the screen beside it. */
 export function Shell() {
   const quiet = useAppSelector((state) => state.view.quiet);
+  const site = useLiveQuery(currentSite);
   return (
-    <Tooltip.Provider delayDuration={350}>
-      <div className="flex h-full max-[760px]:flex-col-reverse print:block print:h-auto">
-        <nav
-          aria-label="Main"
-          hidden={quiet}
-          className="flex w-[76px] shrink-0 flex-col items-stretch gap-1 border-r px-1.5 py-3 max-[760px]:w-full max-[760px]:flex-row max-[760px]:border-t max-[760px]:border-r-0 max-[760px]:py-1 print:hidden"
-        >
-          <NavLink
-            to="/posts"
-            aria-label="Dune Sparrow, to your posts"
-            className="mx-auto mb-3 rounded-md p-1 max-[760px]:hidden"
+    <Zone value={zoneOf(site)}>
+      <Tooltip.Provider delayDuration={350}>
+        <div className="flex h-full max-[760px]:flex-col-reverse print:block print:h-auto">
+          <nav
+            aria-label="Main"
+            hidden={quiet}
+            className="flex w-[76px] shrink-0 flex-col items-stretch gap-1 border-r px-1.5 py-3 max-[760px]:w-full max-[760px]:flex-row max-[760px]:border-t max-[760px]:border-r-0 max-[760px]:py-1 print:hidden"
           >
-            <Mark />
-          </NavLink>
-          {ITEMS.map(({ to, name, icon: Icon }) => (
             <NavLink
-              key={to}
-              to={to}
-              className="flex flex-col items-center gap-1 rounded-md border border-transparent px-1 py-2 max-[760px]:flex-1 max-[760px]:py-1 text-center text-[12px] leading-tight text-soft hover:text-ink aria-[current=page]:border-line aria-[current=page]:bg-sheet aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+              to="/posts"
+              aria-label="Dune Sparrow, to your posts"
+              className="mx-auto mb-3 rounded-md p-1 max-[760px]:hidden"
             >
-              <Icon size={19} strokeWidth={1.6} aria-hidden />
-              {name}
+              <Mark />
             </NavLink>
-          ))}
-          <SiteSwitcher />
-        </nav>
-        <div className="flex min-h-0 min-w-0 flex-1 flex-col">
-          <AppNotices />
-          <div className="min-h-0 flex-1">
-            <Outlet />
+            {ITEMS.map(({ to, name, icon: Icon }) => (
+              <NavLink
+                key={to}
+                to={to}
+                className="flex flex-col items-center gap-1 rounded-md border border-transparent px-1 py-2 max-[760px]:flex-1 max-[760px]:py-1 text-center text-[12px] leading-tight text-soft hover:text-ink aria-[current=page]:border-line aria-[current=page]:bg-sheet aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+              >
+                <Icon size={19} strokeWidth={1.6} aria-hidden />
+                {name}
+              </NavLink>
+            ))}
+            <SiteSwitcher />
+          </nav>
+          <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+            <AppNotices />
+            <div className="min-h-0 flex-1">
+              <Outlet />
+            </div>
           </div>
         </div>
-      </div>
-      <Commands />
-      <ScrollRestoration />
-      <Toaster
-        position="bottom-center"
-        style={{ fontFamily: "'Public Sans Variable', system-ui, sans-serif" }}
-        toastOptions={{
-          style: {
-            background: 'var(--c-sheet)',
-            color: 'var(--c-ink)',
-            border: '1px solid var(--c-line)',
-            borderRadius: 6,
-            fontFamily: 'inherit',
-            fontSize: 14,
-            boxShadow: 'none',
-          },
-          actionButtonStyle: {
-            background: 'var(--c-marram)',
-            color: 'var(--c-paper)',
-            fontWeight: 600,
-            fontFamily: 'inherit',
-          },
-        }}
-      />
-    </Tooltip.Provider>
+        <Commands />
+        <ScrollRestoration />
+        <Toaster
+          position="bottom-center"
+          style={{ fontFamily: "'Public Sans Variable', system-ui, sans-serif" }}
+          toastOptions={{
+            style: {
+              background: 'var(--c-sheet)',
+              color: 'var(--c-ink)',
+              border: '1px solid var(--c-line)',
+              borderRadius: 6,
+              fontFamily: 'inherit',
+              fontSize: 14,
+              boxShadow: 'none',
+            },
+            actionButtonStyle: {
+              background: 'var(--c-marram)',
+              color: 'var(--c-paper)',
+              fontWeight: 600,
+              fontFamily: 'inherit',
+            },
+          }}
+        />
+      </Tooltip.Provider>
+    </Zone>
   );
 }
 

@@ -16,20 +16,32 @@ export async function start(): Promise<void> {
   if (isDemo()) await fillDemo();
   await ensureSite();
   await purgeDeleted(new Date(Date.now() - UNDO_LASTS).toISOString());
-  await tidyPictures();
+  if (navigator.locks) tidyPictures(await holdOpen());
 }
 
-/** Once a day, when no other tab is open whose undo could still name them, pictures that nothing names go. */
-async function tidyPictures(): Promise<void> {
-  if (!navigator.locks) return;
+/** Says, for as long as this tab lives, that it is open. Answers whether it is the only one. */
+async function holdOpen(): Promise<boolean> {
   const name = `open ${database().name}`;
-  const due = Date.now() - Number(remembered(TIDIED) ?? 0) > UNDO_LASTS;
-  if (due)
-    await navigator.locks.request(name, { ifAvailable: true }, async (lock) => {
-      if (!lock) return;
-      await (await import('../data/collect-pictures.ts')).collectPictures();
-      remember(TIDIED, String(Date.now()));
-    });
-  // Held for as long as this tab lives.
+  const alone = await navigator.locks.request(name, { ifAvailable: true }, (lock) => lock !== null);
   attempt(navigator.locks.request(name, { mode: 'shared' }, () => new Promise(() => {})));
+  return alone;
+}
+
+/**
+ * Once a day, when no other tab is open whose undo could still name them, pictures that nothing names go. A worker
+ * looks for them: it reads every version, which no page should wait for. Only pictures that are there now can go, so
+ * that one which is being put in meanwhile is safe.
+ */
+function tidyPictures(alone: boolean): void {
+  if (!alone || Date.now() - Number(remembered(TIDIED) ?? 0) <= UNDO_LASTS) return;
+  const tidy = async () => {
+    const known = await database().pictures.toCollection().primaryKeys();
+    const { jobsWorker } = await import('../workers/jobs-client.ts');
+    await (await jobsWorker()).collectPictures(known);
+    remember(TIDIED, String(Date.now()));
+  };
+  // Nobody asked for it, so nobody is told where it fails: it is tried again at the next visit.
+  tidy().catch((error: unknown) =>
+    console.error('Pictures that nothing names could not be taken out:', error),
+  );
 }

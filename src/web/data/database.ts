@@ -15,6 +15,8 @@ export interface SiteRow extends Omit<SiteSettings, 'pages'> {
   house: House;
   /** UTC instant at which it was last gone to; the latest is the site in hand. */
   opened: string;
+  /** IANA zone by which its days are counted; not there or empty: that of this machine. */
+  zone?: string;
 }
 
 /** A page of the site that is no post here; `path` is its address in comparable form. */

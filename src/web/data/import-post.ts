@@ -157,7 +157,7 @@ async function replacePost(id: string, document: PostDocument, now: string): Pro
 const madePost = (id: string, title: string): RowBack => {
   return async () => {
     const row = await database().posts.get(id);
-    if (!row || row.deleted !== '') return '';
+    if (row?.deleted !== '') return '';
     if (row.revision !== 1) return `"${title || 'Untitled'}" was written in since and stays.`;
     await setDeleted([id], new Date().toISOString());
     return '';

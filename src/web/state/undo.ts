@@ -2,16 +2,16 @@ import { toast } from 'sonner';
 import { storageProblem } from '../data/storage.ts';
 
 /**
- * The way back of a change: takes back that change and nothing that came since. Answers in words what stays because
- * it was changed since; empty or nothing where all of it went back.
+ * The way back of a change: takes back that change and nothing that came since. May answer, at once or later, in words
+ * what stays because it was changed since; anything else means that all of it went back.
  */
-export type TakeBack = () => Promise<string | void> | string | void;
+export type TakeBack = () => unknown;
 
 /** Takes a change back and says what stays, or why it could not be. */
 export async function undo(takeBack: TakeBack): Promise<void> {
   try {
     const stays = await takeBack();
-    if (stays) toast(stays, { duration: 12_000 });
+    if (typeof stays === 'string' && stays) toast(stays, { duration: 12_000 });
   } catch (error) {
     console.error('A change could not be taken back:', error);
     toast.error(`It could not be taken back. ${storageProblem(error)}`, { duration: 12_000 });

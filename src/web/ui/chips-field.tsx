@@ -1,6 +1,7 @@
 import { X } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import { Field } from './field.tsx';
+import { isEnter } from './keys.ts';
 
 interface ChipsProps {
   label: string;
@@ -74,7 +75,7 @@ export function ChipsField({
                 add(typed + text);
               }}
               onKeyDown={(event) => {
-                if (event.key === 'Enter' && typed.trim()) {
+                if (isEnter(event) && typed.trim()) {
                   event.preventDefault();
                   add(typed);
                 } else if (event.key === 'Backspace' && typed === '' && items.length)

@@ -62,6 +62,11 @@ export const jobs = {
   scoreVersions: (siteId: string, postId: string): Promise<number> =>
     scoreVersions(siteId, postId, vocabulary),
 
+  /** Takes out pictures that nothing names; of those that were there when the visit began. */
+  async collectPictures(known: [siteId: string, name: string][]): Promise<number> {
+    return (await import('../data/collect-pictures.ts')).collectPictures(known);
+  },
+
   /** A zip of posts, their pictures and `site.json`. */
   async exportZip(siteId: string, ids: readonly string[]): Promise<Blob> {
     // The writers come when they are asked for: most visits never export.

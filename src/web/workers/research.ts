@@ -24,12 +24,13 @@ import {
   tableBatches,
   writeKeywordTable,
 } from '../../core/research/index.ts';
-import { pathOfPost, researchRulesOf } from '../../core/site/index.ts';
+import { dateIn, monthIn, pathOfPost, researchRulesOf } from '../../core/site/index.ts';
 import { database, openDatabase, type PostRow, type SiteRow } from '../data/database.ts';
 import { ideasOf } from '../data/ideas.ts';
 import { keywordStamp, readKeywords, writeKeywords } from '../data/keyword-chunks.ts';
 import { readPerformanceRows, writePerformanceRows } from '../data/performance-chunks.ts';
 import { postsOf, StaleWrite } from '../data/posts.ts';
+import { zoneOf } from '../data/zone-of.ts';
 import { callOff, inSteps, stillWanted } from './called-off.ts';
 import {
   type ClusterLine,
@@ -104,7 +105,7 @@ async function deskSite(siteId: string) {
       ...posts.flatMap(({ fields }) => [fields.title, fields.keyword, ...fields.supporting, fields.category]),
     ]),
     rules: site ? researchRulesOf(site.house) : defaultResearchRules(),
-    month: new Date().getUTCMonth(),
+    month: monthIn(zoneOf(site), new Date()),
   };
 }
 
@@ -335,7 +336,9 @@ export const research = {
     region: string,
     most: number,
   ): Promise<{ line: KeywordLine; weeks: number; peak: number }[]> {
-    return (await deskOf(siteId)).seasonsSoon(region, new Date()).slice(0, most);
+    return (await deskOf(siteId))
+      .seasonsSoon(region, dateIn(zoneOf((await siteOf(siteId)).site), new Date()))
+      .slice(0, most);
   },
 
   /** So many new ideas, none of which was offered before. */

@@ -8,12 +8,14 @@ import {
   previewTable,
   readPhraseList,
 } from '../../../core/research/index.ts';
+import { dayIn } from '../../../core/site/index.ts';
 import { storageProblem } from '../../data/storage.ts';
 import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { TextField } from '../../ui/field.tsx';
 import { many } from '../../ui/figures.ts';
 import { FileButton } from '../../ui/file-button.tsx';
+import { useZone } from '../../ui/zone.ts';
 import type { ImportResult } from '../../workers/research.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 import { ImportAccount } from './import-account.tsx';
@@ -43,8 +45,6 @@ async function tableOf(file: File): Promise<ChosenTable | string> {
   }
 }
 
-const today = () => new Date().toISOString().slice(0, 10);
-
 /** Figures from outside: a table with a mapping step, a list of phrases, or a performance export of the own site. */
 export function BringFigures({
   siteId,
@@ -55,6 +55,7 @@ export function BringFigures({
   region: string;
   onDone: () => void;
 }) {
+  const zone = useZone();
   const [table, setTable] = useState<ChosenTable | null>(null);
   const [problem, setProblem] = useState('');
   const [list, setList] = useState('');
@@ -74,7 +75,7 @@ export function BringFigures({
     const phrases = readPhraseList(list);
     if (phrases.length === 0) return;
     try {
-      const source = { name: 'Pasted list', date: today() };
+      const source = { name: 'Pasted list', date: dayIn(zone, new Date()) };
       const worker = await researchWorker();
       const { fresh, merged } = await worker.add(
         siteId,

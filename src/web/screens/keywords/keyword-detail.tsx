@@ -1,9 +1,11 @@
 import { useEffect, useState } from 'react';
 import { INTENTS, type Intent, MONTH_NAMES, seasonOf } from '../../../core/research/index.ts';
+import { monthIn } from '../../../core/site/index.ts';
 import { attempt } from '../../state/attempt.ts';
 import { countInWords, figureInWords } from '../../ui/figures.ts';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
 import { SeasonBars } from '../../ui/season-bars.tsx';
+import { useZone } from '../../ui/zone.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 import type { KeywordDetail } from '../../workers/research-desk.ts';
 
@@ -47,6 +49,7 @@ export function KeywordDetailPanel({
   detail: KeywordDetail;
   onIntent: (row: number, intent: Intent | null) => void;
 }) {
+  const zone = useZone();
   const { line, difficulty, intent, opportunity } = detail;
   const { keyword } = line;
   const season = seasonOf(keyword.months);
@@ -61,7 +64,7 @@ export function KeywordDetailPanel({
           {countInWords(keyword.volume)} {keyword.volume === null ? 'searches known' : 'searches a month'}
         </h3>
         <div className="mt-1">
-          <SeasonBars months={keyword.months} width={284} height={64} now={new Date().getMonth()} large />
+          <SeasonBars months={keyword.months} width={284} height={64} now={monthIn(zone, new Date())} large />
         </div>
         {season && (
           <p className="mt-1 text-soft">
@@ -160,6 +163,7 @@ export function SeedOverview({
   related: number;
   volume: number;
 }) {
+  const zone = useZone();
   const { line, intent } = detail;
   const figures: [string, string][] = [
     ['searches a month', countInWords(line.keyword.volume)],
@@ -181,7 +185,13 @@ export function SeedOverview({
         </p>
       ))}
       <div className="ml-auto">
-        <SeasonBars months={line.keyword.months} width={150} height={40} now={new Date().getMonth()} large />
+        <SeasonBars
+          months={line.keyword.months}
+          width={150}
+          height={40}
+          now={monthIn(zone, new Date())}
+          large
+        />
       </div>
     </section>
   );

@@ -12,7 +12,7 @@ import {
   phraseKey,
   writeKeywordTable,
 } from '../../../core/research/index.ts';
-import { regionOf, type SitePage } from '../../../core/site/index.ts';
+import { dayIn, regionOf, type SitePage } from '../../../core/site/index.ts';
 import type { SiteRow } from '../../data/database.ts';
 import { keywordStamp } from '../../data/keyword-chunks.ts';
 import { listsOf } from '../../data/lists.ts';
@@ -25,6 +25,7 @@ import { copyText } from '../../ui/copy-text.ts';
 import { download } from '../../ui/download.ts';
 import { countInWords, many } from '../../ui/figures.ts';
 import { useMedia } from '../../ui/use-media.ts';
+import { useZone } from '../../ui/zone.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 import type { DeskWish } from '../../workers/research-desk.ts';
 import { BringFigures } from './bring-figures.tsx';
@@ -69,6 +70,7 @@ export function Keywords() {
 }
 
 function Desk({ site }: { site: SiteRow }) {
+  const zone = useZone();
   const [params, setParams] = useSearchParams();
   const typed = params.get('seed') ?? '';
   const tab = TABS.find((name) => name === params.get('show')) ?? 'phrases';
@@ -111,8 +113,8 @@ function Desk({ site }: { site: SiteRow }) {
   );
   const detail = useDetail(site.id, opened, region, `${stamp} ${told}`);
 
+  // biome-ignore lint/correctness/useExhaustiveDependencies: anew with each import, which may bring a region
   useEffect(() => {
-    // Anew with each import: it may bring a region.
     attempt(
       researchWorker()
         .then((worker) => worker.counts(site.id))
@@ -156,7 +158,7 @@ function Desk({ site }: { site: SiteRow }) {
       : (await (await researchWorker()).lines(site.id, rowsChosen())).map(({ keyword }) => keyword.phrase);
   const csv = async () => {
     if (tab !== 'questions') return (await researchWorker()).csv(site.id, Uint32Array.from(rowsChosen()));
-    const source = { name: 'Questions', date: new Date().toISOString().slice(0, 10) };
+    const source = { name: 'Questions', date: dayIn(zone, new Date()) };
     return writeKeywordTable(
       search.questions
         .filter(({ text }) => questions.has(text))

@@ -1,10 +1,12 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { KeywordSort, KeywordWish } from '../../../core/research/index.ts';
+import { monthIn } from '../../../core/site/index.ts';
 import { countInWords, figureInWords } from '../../ui/figures.ts';
 import { Hint } from '../../ui/hint.tsx';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
 import { SeasonBars } from '../../ui/season-bars.tsx';
+import { useZone } from '../../ui/zone.ts';
 import type { DeskView, KeywordLine } from '../../workers/research-desk.ts';
 
 /** Columns that can be chosen; the phrase always stands. */
@@ -63,7 +65,9 @@ export function PhraseTable({
   opened,
 }: TableProps) {
   const scroller = useRef<HTMLDivElement>(null);
-  const [cursor, setCursor] = useState(0);
+  const [wanted, setCursor] = useState(0);
+  // A filter may leave fewer rows than there were.
+  const cursor = Math.max(0, Math.min(wanted, view.rows.length - 1));
   const anchor = useRef(0);
   const items = useVirtualizer({
     count: view.rows.length,
@@ -102,6 +106,9 @@ export function PhraseTable({
     else anchor.current = to;
   };
   const pressed = (event: KeyboardEvent) => {
+    // A heading or a checkbox in the table does its own work with these.
+    if (event.target !== event.currentTarget && (event.key === 'Enter' || event.key === ' ')) return;
+    if (event.nativeEvent.isComposing) return;
     const page = Math.max(1, last - first - 1);
     const steps: Record<string, number> = { ArrowDown: 1, ArrowUp: -1, PageDown: page, PageUp: -page };
     const step = steps[event.key];
@@ -247,10 +254,13 @@ function Cells({
   onOpen: TableProps['onOpen'];
   opened: string | null;
 }) {
+  const zone = useZone();
   const { keyword, difficulty, given, intent, opportunity, relation } = line;
   const cells: Record<ColumnKey, () => React.ReactNode> = {
     volume: () => countInWords(keyword.volume),
-    season: () => <SeasonBars months={keyword.months} width={84} height={18} now={new Date().getMonth()} />,
+    season: () => (
+      <SeasonBars months={keyword.months} width={84} height={18} now={monthIn(zone, new Date())} />
+    ),
     difficulty: () => (
       <span title={given ? `Given by ${keyword.source.name}` : undefined}>
         {figureInWords(difficulty)}

@@ -7,11 +7,13 @@ import {
   PERFORMANCE_COLUMNS,
   type TablePreview,
 } from '../../../core/research/index.ts';
+import { dayIn } from '../../../core/site/index.ts';
 import { attempt, failureInWords } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { many } from '../../ui/figures.ts';
+import { useZone } from '../../ui/zone.ts';
 import { longCall } from '../../workers/long-call.ts';
 import type { ImportResult } from '../../workers/research.ts';
 import { researchWorker, told } from '../../workers/research-client.ts';
@@ -39,8 +41,6 @@ export interface ChosenTable {
   preview: TablePreview;
 }
 
-const today = () => new Date().toISOString().slice(0, 10);
-
 /** The mapping step: what each column holds, and then the reading with its progress. */
 export function TableMapping({
   siteId,
@@ -57,11 +57,12 @@ export function TableMapping({
   onResult: (result: ImportResult) => void;
   onProblem: (problem: string) => void;
 }) {
+  const zone = useZone();
   const { preview, kind } = table;
   const [mapping, setMapping] = useState<ColumnMapping>(preview.mapping);
   const [headed, setHeaded] = useState(preview.header !== null);
   const [place, setPlace] = useState(region);
-  const [date, setDate] = useState(today());
+  const [date, setDate] = useState(dayIn(zone, new Date()));
   const [done, setDone] = useState<number | null>(null);
   const rows =
     headed && preview.header ? preview.rows : [...(preview.header ? [preview.header] : []), ...preview.rows];
@@ -169,7 +170,7 @@ export function TableMapping({
                 id={id}
                 type="date"
                 value={date}
-                onChange={(event) => setDate(event.target.value || today())}
+                onChange={(event) => setDate(event.target.value || dayIn(zone, new Date()))}
                 className="w-full rounded-md border px-2.5 py-1.5"
               />
             )}

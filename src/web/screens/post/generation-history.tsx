@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { GenerationRow } from '../../data/database.ts';
 import { Button } from '../../ui/button.tsx';
 import { dayInWords, timeInWords } from '../../ui/day.ts';
+import { useZone } from '../../ui/zone.ts';
 
 /** What was generated for a post: searched by any word of it, opened, and taken again. */
 export function GenerationHistory({
@@ -16,6 +17,7 @@ export function GenerationHistory({
   action: string;
   onAction: (row: GenerationRow) => void;
 }) {
+  const zone = useZone();
   const [typed, setTyped] = useState('');
   const [open, setOpen] = useState('');
   if (rows.length === 0) return null;
@@ -53,7 +55,7 @@ export function GenerationHistory({
                 {row.title}
               </button>
               <span className="shrink-0 text-soft">
-                {dayInWords(row.at)}, {timeInWords(row.at)}
+                {dayInWords(row.at, zone)}, {timeInWords(row.at, zone)}
               </span>
             </div>
             {open === row.id && (

@@ -5,12 +5,14 @@ import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 import type { StudyFacts } from '../../../core/criteria/index.ts';
 import { scoreAsPage } from '../../../core/study/index.ts';
 import { database } from '../../data/database.ts';
+import { zoneOf } from '../../data/zone-of.ts';
 import { attempt } from '../../state/attempt.ts';
 import { PostSession } from '../../state/post/post-session.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { timeInWords } from '../../ui/day.ts';
 import { GROUP_NAMES, Ridge } from '../../ui/ridge.tsx';
 import { STATUS_NAMES } from '../../ui/status-names.ts';
+import { useZone, Zone } from '../../ui/zone.ts';
 import { LeaveGuard } from './leave-guard.tsx';
 import type { PostContext } from './post-context.ts';
 import { PostNotices } from './post-notices.tsx';
@@ -60,14 +62,18 @@ export function PostFrame() {
   }
   if (!session || !site || session.id !== postId)
     return <div aria-busy="true" className="m-6 h-20 rounded-md bg-sand/40" />;
-  return <Frame session={session} site={site} />;
+  return (
+    <Zone value={zoneOf(site)}>
+      <Frame session={session} site={site} />
+    </Zone>
+  );
 }
 
 function Frame({ session, site }: PostContext) {
   const { pathname } = useLocation();
   // Versions are beside the trail, no step of it.
   const present: Step | null = STEPS.find((step) => pathname.endsWith(`/${step}`)) ?? null;
-  const { fields, outline, words, report, following } = useAppSelector((state) => state.openPost);
+  const { fields, outline, words, report } = useAppSelector((state) => state.openPost);
   const quiet = useAppSelector((state) => state.view.quiet);
   const context: PostContext = { session, site };
   usePostCommands(session);
@@ -112,16 +118,16 @@ function Frame({ session, site }: PostContext) {
       </header>
       <PostNotices session={session} />
       <LeaveGuard session={session} />
-      {/* While another tab writes, everything here can be read and nothing changed. */}
-      <fieldset disabled={following} className="min-h-0 min-w-0 flex-1 print:min-h-fit">
+      <div className="min-h-0 min-w-0 flex-1 print:min-h-fit">
         <Outlet context={context} />
-      </fieldset>
+      </div>
     </div>
   );
 }
 
 function SaveState() {
   const { fields, words, save, savedAt } = useAppSelector((state) => state.openPost);
+  const zone = useZone();
   // Said when writing pauses: with every key it would drown the text.
   const [settled, setSettled] = useState(false);
   useEffect(() => {
@@ -132,7 +138,7 @@ function SaveState() {
   const saved =
     save === 'saved'
       ? savedAt
-        ? `saved ${timeInWords(savedAt)}`
+        ? `saved ${timeInWords(savedAt, zone)}`
         : 'saved'
       : save === 'saving'
         ? 'saving'

@@ -19,6 +19,7 @@ import { droppedFiles } from '../../ui/dropped-files.ts';
 import { ToWin } from '../../ui/earned.tsx';
 import { Ridge } from '../../ui/ridge.tsx';
 import { STATUS_NAMES } from '../../ui/status-names.ts';
+import { useZone } from '../../ui/zone.ts';
 import { jobsWorker } from '../../workers/jobs-client.ts';
 import { type ListWish, type PostLine, type SortKey, shownLines } from './post-table.ts';
 import { RowActions } from './row-actions.tsx';
@@ -242,6 +243,7 @@ interface TableProps {
 }
 
 function Table({ shown, wish, setWish, selected, setSelected, remove, startFrom }: TableProps) {
+  const zone = useZone();
   const scroller = useRef<HTMLDivElement>(null);
   const rows = useVirtualizer({
     count: shown.length,
@@ -372,7 +374,7 @@ function Table({ shown, wish, setWish, selected, setSelected, remove, startFrom 
                   role="cell"
                   className={`flex items-center justify-between whitespace-nowrap text-soft ${WIDE}`}
                 >
-                  {dayInWords(row.changed)}
+                  {dayInWords(row.changed, zone)}
                   <RowActions name={name} startFrom={() => startFrom(row.id)} remove={() => remove(row.id)} />
                 </div>
               </div>

@@ -9,19 +9,21 @@ import { Button } from '../../ui/button.tsx';
 import { dayInWords } from '../../ui/day.ts';
 import { ChoiceField } from '../../ui/field.tsx';
 import { FileButton } from '../../ui/file-button.tsx';
+import { useZone } from '../../ui/zone.ts';
 import { jobsWorker } from '../../workers/jobs-client.ts';
 
 type Mode = 'merge' | 'replace';
 
 const many = (n: number, one: string) => `${n.toLocaleString('en')} ${n === 1 ? one : `${one}s`}`;
 
-const saidOf = ({ made, posts, pictures, kept }: Restored, mode: Mode) =>
-  `${mode === 'replace' ? 'Replaced by' : 'Merged with'} the backup of ${dayInWords(made)}: ${many(posts, 'post')}, ${many(pictures, 'picture')}.${
+const saidOf = ({ made, posts, pictures, kept }: Restored, mode: Mode, zone: string) =>
+  `${mode === 'replace' ? 'Replaced by' : 'Merged with'} the backup of ${dayInWords(made, zone)}: ${many(posts, 'post')}, ${many(pictures, 'picture')}.${
     kept ? ` ${many(kept, 'post')} ${kept === 1 ? 'was' : 'were'} newer here and stayed.` : ''
   }`;
 
 /** Backup: everything into one file, and back. */
 export function BackupSection() {
+  const zone = useZone();
   const { lastBackup } = useAppSelector((state) => state.preferences);
   const [mode, setMode] = useState<Mode>('merge');
   const [problem, setProblem] = useState('');
@@ -32,7 +34,7 @@ export function BackupSection() {
     try {
       const putBack = await snapshot();
       const done = await (await jobsWorker()).restoreBackup(file, mode, new Date().toISOString());
-      offerUndo(saidOf(done, mode), () => putBack(), 20_000);
+      offerUndo(saidOf(done, mode, zone), () => putBack(), 20_000);
     } catch (error) {
       setProblem(`${file.name} ${(error as Error).message}`);
     } finally {
@@ -46,7 +48,7 @@ export function BackupSection() {
         Posts with their versions, pictures, pages and these rules in one open file (a zip of JSON and
         pictures).{' '}
         {lastBackup
-          ? `The last one was saved ${dayInWords(lastBackup)}.`
+          ? `The last one was saved ${dayInWords(lastBackup, zone)}.`
           : 'None was saved from this browser yet.'}
       </p>
       <div className="mb-4">

@@ -2,6 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { ArrowRight } from 'lucide-react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
+import { isZone } from '../../../core/site/index.ts';
 import { isDemo } from '../../app/is-demo.ts';
 import type { SiteRow } from '../../data/database.ts';
 import { resetDemo } from '../../data/demo.ts';
@@ -12,6 +13,7 @@ import { type Theme, themeChosen } from '../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField } from '../../ui/field.tsx';
+import { ownZone } from '../../ui/zone.ts';
 import { BackupSection } from './backup-section.tsx';
 import { BriefSection, ChecklistSection } from './house-sections.tsx';
 import { RemoveSite } from './remove-site.tsx';
@@ -71,6 +73,17 @@ export function Rules() {
             note="Of posts that name none."
           />
           <Setting label="Region" value={site.region} onChange={(region) => set({ region })} />
+          <Setting
+            label="Time zone"
+            value={site.zone ?? ''}
+            onChange={(zone) => set({ zone: zone.trim() })}
+            placeholder={ownZone()}
+            note={
+              site.zone && !isZone(site.zone)
+                ? `"${site.zone}" is no zone that this browser knows; days are counted by ${ownZone()}. Write one such as Europe/London.`
+                : 'Of "today" and of months, e.g. Europe/London; empty: that of this machine.'
+            }
+          />
         </section>
         <BriefSection key={`${site.id} brief`} site={site} />
         <ChecklistSection key={`${site.id} checklist`} site={site} />

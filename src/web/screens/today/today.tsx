@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { type ReactNode, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { MONTH_NAMES, type NearWin } from '../../../core/research/index.ts';
-import { regionOf } from '../../../core/site/index.ts';
+import { monthIn, regionOf } from '../../../core/site/index.ts';
 import type { PostRow, SiteRow } from '../../data/database.ts';
 import { ideasOf } from '../../data/ideas.ts';
 import { postsOf } from '../../data/posts.ts';
@@ -15,6 +15,7 @@ import { countInWords, figureInWords, many } from '../../ui/figures.ts';
 import { Ridge } from '../../ui/ridge.tsx';
 import { SeasonBars } from '../../ui/season-bars.tsx';
 import { STATUS_NAMES } from '../../ui/status-names.ts';
+import { useZone } from '../../ui/zone.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 import type { KeywordLine } from '../../workers/research-desk.ts';
 
@@ -23,6 +24,7 @@ const MOST = 6;
 
 /** Today: what is worth doing now, and why now. */
 export function Today() {
+  const zone = useZone();
   const found = useLiveQuery(async () => {
     const site = await currentSite();
     return (
@@ -64,7 +66,7 @@ export function Today() {
                     {fields.title || 'Untitled'}
                   </Link>
                   <p className="truncate text-[13px] text-soft">
-                    {STATUS_NAMES[fields.status]}, changed {dayInWords(changed)}
+                    {STATUS_NAMES[fields.status]}, changed {dayInWords(changed, zone)}
                     {score?.first ? `. First: ${score.first.advice}` : ''}
                   </p>
                 </div>
@@ -147,6 +149,7 @@ function Part({
 
 /** Phrases whose season begins soon: what is published now is found in time. */
 function Seasons({ site, posts }: { site: SiteRow; posts: readonly PostRow[] }) {
+  const zone = useZone();
   const [soon, setSoon] = useState<{ line: KeywordLine; weeks: number; peak: number }[] | null>(null);
   const region = regionOf(site);
   useEffect(() => {
@@ -206,7 +209,7 @@ function Seasons({ site, posts }: { site: SiteRow; posts: readonly PostRow[] }) 
                 )}
               </p>
             </div>
-            <SeasonBars months={line.keyword.months} width={96} height={24} now={new Date().getMonth()} />
+            <SeasonBars months={line.keyword.months} width={96} height={24} now={monthIn(zone, new Date())} />
           </li>
         );
       })}

@@ -203,6 +203,11 @@ export class PostSession {
    * whichever is open by then.
    */
   change({ fields, draft, outline }: PostChange): TakeBack {
+    if (this.following) {
+      toast('This post is written in another tab. Change it there, or press "Write here instead".', {
+        id: `following ${this.key}`,
+      });
+    }
     if (this.closed || this.following) return () => {};
     return this.tracked(() => {
       if (draft) this.replaceBody(draft);

@@ -14,6 +14,7 @@ import { Button } from '../../../ui/button.tsx';
 import { copyText } from '../../../ui/copy-text.ts';
 import { download } from '../../../ui/download.ts';
 import { DraftView } from '../../../ui/draft-view.tsx';
+import { Editable } from '../editable.tsx';
 import { usePost } from '../post-context.ts';
 import { useStudyRow } from '../use-study-row.ts';
 import { BriefParts } from './brief-parts.tsx';
@@ -70,7 +71,9 @@ export function BriefStep() {
             )}
           </p>
         </div>
-        <BriefParts brief={brief} row={row} study={study} onChange={change} />
+        <Editable>
+          <BriefParts brief={brief} row={row} study={study} onChange={change} />
+        </Editable>
       </section>
       <section
         aria-label="The brief as it is handed over"
@@ -106,7 +109,9 @@ export function BriefStep() {
           >
             <DraftView blocks={draft.blocks} />
           </article>
-          <ComesBack instructions={instructions} />
+          <Editable>
+            <ComesBack instructions={instructions} />
+          </Editable>
         </div>
       </section>
     </main>

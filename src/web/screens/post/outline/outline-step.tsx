@@ -28,7 +28,9 @@ import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
 import { DragArea } from '../../../ui/draggable-row.tsx';
 import { countInWords, many } from '../../../ui/figures.ts';
+import { isEnter } from '../../../ui/keys.ts';
 import { studyWorker } from '../../../workers/study-client.ts';
+import { Editable } from '../editable.tsx';
 import { usePost } from '../post-context.ts';
 import { useStudyView } from '../study-view.ts';
 import { useStudyRow } from '../use-study-row.ts';
@@ -159,7 +161,7 @@ export function OutlineStep() {
     if (event.altKey && keys[event.key]) {
       event.preventDefault();
       change(moves(at)[keys[event.key]](), id);
-    } else if (event.key === 'Enter') {
+    } else if (isEnter(event)) {
       event.preventDefault();
       add(at);
     } else if (event.key === 'Backspace' && outline[at].text === '' && outline[at].note === '') {
@@ -205,75 +207,79 @@ export function OutlineStep() {
           aria-label="Headings"
           className="min-w-0 flex-1 overflow-auto px-6 py-5 max-[900px]:flex-none"
         >
-          <div className="mb-4 flex flex-wrap items-center gap-2.5">
-            <h2 className="mr-auto font-serif text-xl font-semibold">Headings, in order</h2>
-            <Button onClick={() => navigate('../brief', { relative: 'path' })}>Brief</Button>
-            <Button onClick={readBack}>Read headings from the draft</Button>
-            <Button look="main" onClick={send} disabled={!outline.some((item) => item.text.trim())}>
-              Put into the draft
-            </Button>
-            <Button onClick={() => navigate('../write', { relative: 'path' })}>Write</Button>
-          </div>
-          {otherOrder && (
-            <p role="note" className="mb-3 border-l-[3px] border-ochre bg-ochre-wash px-3 py-2 text-[13px]">
-              The sections of the draft stand in another order.{' '}
-              <Button look="word" onClick={reorder}>
-                Put them in this order
+          <Editable>
+            <div className="mb-4 flex flex-wrap items-center gap-2.5">
+              <h2 className="mr-auto font-serif text-xl font-semibold">Headings, in order</h2>
+              <Button onClick={() => navigate('../brief', { relative: 'path' })}>Brief</Button>
+              <Button onClick={readBack}>Read headings from the draft</Button>
+              <Button look="main" onClick={send} disabled={!outline.some((item) => item.text.trim())}>
+                Put into the draft
               </Button>
-            </p>
-          )}
-          {outline.length === 0 ? (
-            <div className="rounded-md border bg-sheet px-6 py-8 text-center">
-              <p className="mb-1 font-semibold">No outline yet</p>
-              <p className="mb-4 text-soft">
-                Plan the headings before you write, take them from what is written, or let outlines be
-                proposed.
-              </p>
-              <div className="flex justify-center gap-2">
-                <Button look="main" onClick={() => add(null)}>
-                  <Plus size={16} aria-hidden />
-                  Add a heading
-                </Button>
-                <Button onClick={() => setSide('proposals')}>See proposals</Button>
-              </div>
+              <Button onClick={() => navigate('../write', { relative: 'path' })}>Write</Button>
             </div>
-          ) : (
-            <>
-              <ol ref={list} aria-label="Outline" className="rounded-md border bg-sheet">
-                {outline.map((item, at) => (
-                  <OutlineRow
-                    key={item.id}
-                    item={item}
-                    at={at}
-                    words={plan?.budget.sections[item.id]}
-                    covers={covers.get(item.id) ?? []}
-                    onChange={(next) => set(outline.with(at, next))}
-                    onKeyDown={(event) => onKeyDown(event, at)}
-                    onFocus={() => {
-                      inHand.current = item.id;
-                    }}
-                    onMove={(move) => (move === 'remove' ? remove(at) : change(moves(at)[move]()))}
-                  />
-                ))}
-              </ol>
-              <div className="mt-3 flex flex-wrap items-baseline gap-x-4 gap-y-1">
-                <Button onClick={() => add(null)}>
-                  <Plus size={15} aria-hidden />
-                  Add a heading
+            {otherOrder && (
+              <p role="note" className="mb-3 border-l-[3px] border-ochre bg-ochre-wash px-3 py-2 text-[13px]">
+                The sections of the draft stand in another order.{' '}
+                <Button look="word" onClick={reorder}>
+                  Put them in this order
                 </Button>
-                {plan && (
-                  <p role="status" className="text-[13px]">
-                    {countInWords(wish.words)} words planned
-                    {plan.budget.intro > 0 ? `, ${countInWords(plan.budget.intro)} of them to open with` : ''}
-                    ; {countInWords(words)} written.
-                  </p>
-                )}
-                <p className="text-[13px] text-soft">
-                  Enter adds one below. Drag by the handle, to the side to nest; or Alt with the arrow keys.
+              </p>
+            )}
+            {outline.length === 0 ? (
+              <div className="rounded-md border bg-sheet px-6 py-8 text-center">
+                <p className="mb-1 font-semibold">No outline yet</p>
+                <p className="mb-4 text-soft">
+                  Plan the headings before you write, take them from what is written, or let outlines be
+                  proposed.
                 </p>
+                <div className="flex justify-center gap-2">
+                  <Button look="main" onClick={() => add(null)}>
+                    <Plus size={16} aria-hidden />
+                    Add a heading
+                  </Button>
+                  <Button onClick={() => setSide('proposals')}>See proposals</Button>
+                </div>
               </div>
-            </>
-          )}
+            ) : (
+              <>
+                <ol ref={list} aria-label="Outline" className="rounded-md border bg-sheet">
+                  {outline.map((item, at) => (
+                    <OutlineRow
+                      key={item.id}
+                      item={item}
+                      at={at}
+                      words={plan?.budget.sections[item.id]}
+                      covers={covers.get(item.id) ?? []}
+                      onChange={(next) => set(outline.with(at, next))}
+                      onKeyDown={(event) => onKeyDown(event, at)}
+                      onFocus={() => {
+                        inHand.current = item.id;
+                      }}
+                      onMove={(move) => (move === 'remove' ? remove(at) : change(moves(at)[move]()))}
+                    />
+                  ))}
+                </ol>
+                <div className="mt-3 flex flex-wrap items-baseline gap-x-4 gap-y-1">
+                  <Button onClick={() => add(null)}>
+                    <Plus size={15} aria-hidden />
+                    Add a heading
+                  </Button>
+                  {plan && (
+                    <p role="status" className="text-[13px]">
+                      {countInWords(wish.words)} words planned
+                      {plan.budget.intro > 0
+                        ? `, ${countInWords(plan.budget.intro)} of them to open with`
+                        : ''}
+                      ; {countInWords(words)} written.
+                    </p>
+                  )}
+                  <p className="text-[13px] text-soft">
+                    Enter adds one below. Drag by the handle, to the side to nest; or Alt with the arrow keys.
+                  </p>
+                </div>
+              </>
+            )}
+          </Editable>
         </section>
         <aside
           aria-label="Beside the outline"
@@ -317,49 +323,51 @@ export function OutlineStep() {
                 to see what they have.
               </p>
             )}
-            {side === 'gaps' &&
-              (plan ? (
-                <GapsPanel
-                  plan={plan}
-                  onMerge={(gaps) =>
-                    attempt(
-                      worked(
-                        (desk, from) => desk.merge(from, gaps),
-                        (fresh) => `${many(fresh, 'gap')} placed.`,
-                      ),
+            <Editable>
+              {side === 'gaps' &&
+                (plan ? (
+                  <GapsPanel
+                    plan={plan}
+                    onMerge={(gaps) =>
+                      attempt(
+                        worked(
+                          (desk, from) => desk.merge(from, gaps),
+                          (fresh) => `${many(fresh, 'gap')} placed.`,
+                        ),
+                      )
+                    }
+                    onFaq={(questions) =>
+                      attempt(
+                        worked(
+                          (desk, from) => desk.faq(from, questions),
+                          () => `${many(questions.length, 'question')} at the end now.`,
+                        ),
+                      )
+                    }
+                  />
+                ) : (
+                  <div aria-busy="true" className="h-40 rounded-md bg-sand/40" />
+                ))}
+              {side === 'tray' &&
+                (tray ? (
+                  <Tray items={tray} onPlace={(items) => place(items)} />
+                ) : (
+                  study !== null && <div aria-busy="true" className="h-40 rounded-md bg-sand/40" />
+                ))}
+              {side === 'proposals' && (
+                <ProposalsPanel
+                  wish={wish}
+                  stamp={stamp}
+                  onReplace={(items) =>
+                    setUndoable(
+                      items.map((item) => ({ ...item, id: nextId() })),
+                      `${many(items.length, 'heading')} in the outline now.`,
                     )
                   }
-                  onFaq={(questions) =>
-                    attempt(
-                      worked(
-                        (desk, from) => desk.faq(from, questions),
-                        () => `${many(questions.length, 'question')} at the end now.`,
-                      ),
-                    )
-                  }
+                  onCombine={(items) => attempt(combine(items))}
                 />
-              ) : (
-                <div aria-busy="true" className="h-40 rounded-md bg-sand/40" />
-              ))}
-            {side === 'tray' &&
-              (tray ? (
-                <Tray items={tray} onPlace={(items) => place(items)} />
-              ) : (
-                study !== null && <div aria-busy="true" className="h-40 rounded-md bg-sand/40" />
-              ))}
-            {side === 'proposals' && (
-              <ProposalsPanel
-                wish={wish}
-                stamp={stamp}
-                onReplace={(items) =>
-                  setUndoable(
-                    items.map((item) => ({ ...item, id: nextId() })),
-                    `${many(items.length, 'heading')} in the outline now.`,
-                  )
-                }
-                onCombine={(items) => attempt(combine(items))}
-              />
-            )}
+              )}
+            </Editable>
             {side === 'checks' && plan && (
               <ChecksPanel
                 checks={plan.checks}

@@ -24,6 +24,7 @@ import { listInWords } from '../../../ui/figures.ts';
 import { GROUP_NAMES, Ridge } from '../../../ui/ridge.tsx';
 import { STATUS_NAMES } from '../../../ui/status-names.ts';
 import { jobsWorker } from '../../../workers/jobs-client.ts';
+import { Editable } from '../editable.tsx';
 import { LeftOverNotice } from '../left-over-notice.tsx';
 import { usePost } from '../post-context.ts';
 import { useLeftOver } from '../use-left-over.ts';
@@ -108,14 +109,16 @@ export function Release() {
               'Nothing is left to win. Time to publish.'
             )}
           </p>
-          <div className="w-36">
-            <ChoiceField<Status>
-              label="Status"
-              value={fields.status}
-              onChange={setStatus}
-              options={STATUSES.map((value) => ({ value, name: STATUS_NAMES[value] }))}
-            />
-          </div>
+          <Editable>
+            <div className="w-36">
+              <ChoiceField<Status>
+                label="Status"
+                value={fields.status}
+                onChange={setStatus}
+                options={STATUSES.map((value) => ({ value, name: STATUS_NAMES[value] }))}
+              />
+            </div>
+          </Editable>
           {refused && (
             <p role="alert" className="order-last w-full text-rust">
               {refused}
@@ -144,17 +147,19 @@ export function Release() {
             </Button>
           </div>
         </div>
-        <div className="mb-8 grid grid-cols-2 gap-x-8 gap-y-5 max-[820px]:grid-cols-1">
-          <HouseChecklist session={session} site={site} />
-          <div className="w-64">
-            <TextField
-              label="Author"
-              value={fields.author}
-              list={site.house.authors}
-              onChange={(author) => session.setFields({ author })}
-            />
+        <Editable>
+          <div className="mb-8 grid grid-cols-2 gap-x-8 gap-y-5 max-[820px]:grid-cols-1">
+            <HouseChecklist session={session} site={site} />
+            <div className="w-64">
+              <TextField
+                label="Author"
+                value={fields.author}
+                list={site.house.authors}
+                onChange={(author) => session.setFields({ author })}
+              />
+            </div>
           </div>
-        </div>
+        </Editable>
         <Ledger criteria={report.criteria} />
       </div>
     </main>

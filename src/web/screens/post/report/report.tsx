@@ -12,6 +12,7 @@ import { Button } from '../../../ui/button.tsx';
 import { dayInWords } from '../../../ui/day.ts';
 import { Earned, ToWin } from '../../../ui/earned.tsx';
 import { GROUP_NAMES, Ridge } from '../../../ui/ridge.tsx';
+import { useZone } from '../../../ui/zone.ts';
 import { usePost } from '../post-context.ts';
 
 /** Characters of a place that are quoted. */
@@ -19,6 +20,7 @@ const QUOTED = 140;
 
 /** A post's report as a clean page: for paper, for a PDF, for somebody who was not there. */
 export function Report() {
+  const zone = useZone();
   const { site } = usePost();
   const { fields, report, words, savedAt } = useAppSelector((state) => state.openPost);
   if (!report) return <div aria-busy="true" className="m-8 h-56 rounded-md bg-sand/40" />;
@@ -37,7 +39,7 @@ export function Report() {
         <p className="mb-5 text-soft">
           {site.name}
           {fields.keyword && `, for “${fields.keyword}”`}, {words.toLocaleString('en')} words, changed{' '}
-          {dayInWords(savedAt)}
+          {dayInWords(savedAt, zone)}
         </p>
         <section aria-label="Score by group" className="mb-6 flex flex-wrap items-end gap-7">
           <p>

@@ -3,6 +3,7 @@ import type { StudyChange } from '../../../../core/study/index.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { dayInWords } from '../../../ui/day.ts';
 import { many } from '../../../ui/figures.ts';
+import { useZone } from '../../../ui/zone.ts';
 import { studyWorker } from '../../../workers/study-client.ts';
 
 const named = (names: readonly string[]) =>
@@ -10,6 +11,7 @@ const named = (names: readonly string[]) =>
 
 /** What changed since the study before this one. */
 export function ChangePanel({ studyId, stamp }: { studyId: string; stamp: string }) {
+  const zone = useZone();
   const [found, setFound] = useState<{ made: string; change: StudyChange } | null>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the stamp tells that other pages are taken in.
   useEffect(() => {
@@ -31,7 +33,7 @@ export function ChangePanel({ studyId, stamp }: { studyId: string; stamp: string
       aria-label="Since the study before"
       className="mb-4 rounded-md border bg-sheet px-4 py-2.5 text-[13px]"
     >
-      <h3 className="font-semibold">Since the study of {dayInWords(found.made)}</h3>
+      <h3 className="font-semibold">Since the study of {dayInWords(found.made, zone)}</h3>
       {same ? (
         <p className="text-soft">Nothing changed: the same pages say the same.</p>
       ) : (

@@ -3,6 +3,7 @@ import type { StudyRow } from '../../../data/database.ts';
 import { Button } from '../../../ui/button.tsx';
 import { dayInWords } from '../../../ui/day.ts';
 import { many } from '../../../ui/figures.ts';
+import { useZone } from '../../../ui/zone.ts';
 
 /** What belongs on Study, and the ways to begin. */
 export function NoStudy({
@@ -21,6 +22,7 @@ export function NoStudy({
   onBring: () => void;
   onShare: (id: string) => void;
 }) {
+  const zone = useZone();
   return (
     <div className="mx-auto max-w-2xl py-8">
       <h2 className="mb-2 font-serif text-2xl font-semibold">Study the pages that answer your keyword</h2>
@@ -59,7 +61,8 @@ export function NoStudy({
                 <span className="min-w-0 flex-1">
                   {query}{' '}
                   <span className="text-soft">
-                    {region}, {many(pages.length, 'page')}, {dayInWords(made)}, {many(posts.length, 'post')}
+                    {region}, {many(pages.length, 'page')}, {dayInWords(made, zone)},{' '}
+                    {many(posts.length, 'post')}
                   </span>
                 </span>
                 <Button look="word" onClick={() => onShare(id)}>

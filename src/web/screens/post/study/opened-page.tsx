@@ -2,6 +2,7 @@ import { X } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { attempt } from '../../../state/attempt.ts';
 import { dayInWords } from '../../../ui/day.ts';
+import { useZone } from '../../../ui/zone.ts';
 import type { OpenedPage as Opened } from '../../../workers/study.ts';
 import { studyWorker } from '../../../workers/study-client.ts';
 
@@ -17,6 +18,7 @@ export function OpenedPage({
   keys: readonly string[];
   onClose: () => void;
 }) {
+  const zone = useZone();
   const [page, setPage] = useState<Opened | null>(null);
   const [part, setPart] = useState<'headings' | 'text'>('headings');
   const wanted = keys.join('\n');
@@ -51,7 +53,7 @@ export function OpenedPage({
       </div>
       <p className="mb-1 break-all text-soft">
         {address}
-        {page.date ? ` · ${dayInWords(page.date)}` : ''}
+        {page.date ? ` · ${dayInWords(page.date, zone)}` : ''}
       </p>
       {page.description && <p className="mb-2 text-soft italic">{page.description}</p>}
       <div role="tablist" aria-label="What of the page" className="mb-2 flex gap-4 border-b">

@@ -17,6 +17,8 @@ import { Button } from '../../../ui/button.tsx';
 import { dayInWords } from '../../../ui/day.ts';
 import { download } from '../../../ui/download.ts';
 import { many } from '../../../ui/figures.ts';
+import { useZone } from '../../../ui/zone.ts';
+import { Editable } from '../editable.tsx';
 import { usePost } from '../post-context.ts';
 import { useStudyView } from '../study-view.ts';
 import { useStudyRow } from '../use-study-row.ts';
@@ -150,6 +152,7 @@ function Found({
   otherQuery: string;
   onOther: () => void;
 }) {
+  const zone = useZone();
   const { session } = usePost();
   const { fields, words } = useAppSelector((state) => state.openPost);
   const { view, done, problem, stop, again } = useStudyView(row);
@@ -221,7 +224,7 @@ function Found({
       <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-4 pb-2">
         <h2 className="font-serif text-xl font-semibold">{row.query}</h2>
         <p className="text-[13px] text-soft">
-          {row.region}, pages of {dayInWords(row.made)}
+          {row.region}, pages of {dayInWords(row.made, zone)}
           {row.posts.length > 1 ? `, shared by ${many(row.posts.length, 'post')}` : ''}
         </p>
         <div className="ml-auto flex flex-wrap gap-2">
@@ -339,17 +342,19 @@ function Found({
               {tab === 'matrix' && <TermMatrix terms={view.study.terms} lines={view.lines} />}
               {tab === 'topics' && <TopicsTab topics={view.study.topics} />}
               {tab === 'questions' && (
-                <QuestionsTab
-                  questions={view.study.questions}
-                  chosen={fields.questions}
-                  onChoose={(text, chosen) =>
-                    session.setFields({
-                      questions: chosen
-                        ? [...fields.questions, text]
-                        : fields.questions.filter((each) => each !== text),
-                    })
-                  }
-                />
+                <Editable>
+                  <QuestionsTab
+                    questions={view.study.questions}
+                    chosen={fields.questions}
+                    onChoose={(text, chosen) =>
+                      session.setFields({
+                        questions: chosen
+                          ? [...fields.questions, text]
+                          : fields.questions.filter((each) => each !== text),
+                      })
+                    }
+                  />
+                </Editable>
               )}
               {tab === 'figures' && (
                 <StatementsTab

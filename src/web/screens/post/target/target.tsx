@@ -3,6 +3,7 @@ import type { PostFields } from '../../../../core/draft/index.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { ChipsField } from '../../../ui/chips-field.tsx';
 import { Field, TextField } from '../../../ui/field.tsx';
+import { Editable } from '../editable.tsx';
 import { usePost } from '../post-context.ts';
 import { TargetLists } from './target-lists.tsx';
 
@@ -50,99 +51,101 @@ export function Target() {
   const briefId = useId();
   return (
     <main className="h-full overflow-auto">
-      <div className="mx-auto grid max-w-5xl gap-x-12 gap-y-8 px-8 py-8 lg:grid-cols-2">
-        <section aria-labelledby={`${briefId}-k`} className="space-y-5">
-          <h2 id={`${briefId}-k`} className="font-serif text-xl font-semibold">
-            What people type
-          </h2>
-          <TextField
-            label="Primary keyword"
-            value={fields.keyword}
-            onChange={(keyword) => set({ keyword })}
-            placeholder="bike tour packing list"
-            note={
-              rival?.applies && rival.advice && fields.keyword ? (
-                <span className="text-ochre">{rival.advice}</span>
-              ) : (
-                'One phrase, as a reader would type it. Inflected, hyphenated and reordered forms are recognised.'
-              )
-            }
-          />
-          <ChipsField
-            label="Supporting keywords"
-            items={fields.supporting}
-            onChange={(supporting) => set({ supporting })}
-            placeholder="Type one and press Enter, or paste a list"
-            note="Paste a list with commas or one a line; each should stand in the text once."
-          />
-          <TargetLists session={session} site={site} />
-          <ChipsField
-            label="Questions to answer"
-            items={fields.questions}
-            onChange={(questions) => set({ questions })}
-            splitAt={/[\n\r]+/}
-            placeholder="How far can I ride in a day?"
-            note="Each counts as answered when one section holds its words."
-          />
-          <ChipsField
-            label="Main points"
-            items={fields.points}
-            onChange={(points) => set({ points })}
-            splitAt={/[\n\r]+/}
-            placeholder="What must not be missing"
-          />
-        </section>
-        <section aria-labelledby={`${briefId}-b`} className="space-y-5">
-          <h2 id={`${briefId}-b`} className="font-serif text-xl font-semibold">
-            The brief
-          </h2>
-          <TextField
-            label="Goal"
-            value={fields.goal}
-            onChange={(goal) => set({ goal })}
-            list={GOALS}
-            placeholder="What the post is for"
-          />
-          <ChipsField
-            label="Audience"
-            items={fields.audience}
-            onChange={(audience) => set({ audience })}
-            placeholder="Who should read it"
-            suggestions={AUDIENCES}
-          />
-          <div className="grid grid-cols-2 gap-4">
-            <TextField label="Tone" value={fields.tone} onChange={(tone) => set({ tone })} list={TONES} />
+      <Editable>
+        <div className="mx-auto grid max-w-5xl gap-x-12 gap-y-8 px-8 py-8 lg:grid-cols-2">
+          <section aria-labelledby={`${briefId}-k`} className="space-y-5">
+            <h2 id={`${briefId}-k`} className="font-serif text-xl font-semibold">
+              What people type
+            </h2>
             <TextField
-              label="Style"
-              value={fields.style}
-              onChange={(style) => set({ style })}
-              list={STYLES}
-            />
-            <LengthField value={fields.targetWords} onChange={(targetWords) => set({ targetWords })} />
-            <TextField
-              label="Language"
-              value={fields.language}
-              onChange={(language) => set({ language: language.trim() })}
-              list={LANGUAGES}
-              placeholder={site.language || 'found by its words'}
+              label="Primary keyword"
+              value={fields.keyword}
+              onChange={(keyword) => set({ keyword })}
+              placeholder="bike tour packing list"
               note={
-                /^(?:[a-z]{2,3}(?:-[A-Za-z0-9]{2,8})*)?$/i.test(fields.language) ? (
-                  'A tag such as en-GB.'
+                rival?.applies && rival.advice && fields.keyword ? (
+                  <span className="text-ochre">{rival.advice}</span>
                 ) : (
-                  <span className="text-rust">This is no language tag; write one such as en-GB or de.</span>
+                  'One phrase, as a reader would type it. Inflected, hyphenated and reordered forms are recognised.'
                 )
               }
             />
-          </div>
-          <TextField
-            label="Next step for the reader"
-            value={fields.nextStep}
-            onChange={(nextStep) => set({ nextStep })}
-            placeholder="Book a fitting, read on, subscribe"
-            note="What a reader should do when the post has helped."
-          />
-        </section>
-      </div>
+            <ChipsField
+              label="Supporting keywords"
+              items={fields.supporting}
+              onChange={(supporting) => set({ supporting })}
+              placeholder="Type one and press Enter, or paste a list"
+              note="Paste a list with commas or one a line; each should stand in the text once."
+            />
+            <TargetLists session={session} site={site} />
+            <ChipsField
+              label="Questions to answer"
+              items={fields.questions}
+              onChange={(questions) => set({ questions })}
+              splitAt={/[\n\r]+/}
+              placeholder="How far can I ride in a day?"
+              note="Each counts as answered when one section holds its words."
+            />
+            <ChipsField
+              label="Main points"
+              items={fields.points}
+              onChange={(points) => set({ points })}
+              splitAt={/[\n\r]+/}
+              placeholder="What must not be missing"
+            />
+          </section>
+          <section aria-labelledby={`${briefId}-b`} className="space-y-5">
+            <h2 id={`${briefId}-b`} className="font-serif text-xl font-semibold">
+              The brief
+            </h2>
+            <TextField
+              label="Goal"
+              value={fields.goal}
+              onChange={(goal) => set({ goal })}
+              list={GOALS}
+              placeholder="What the post is for"
+            />
+            <ChipsField
+              label="Audience"
+              items={fields.audience}
+              onChange={(audience) => set({ audience })}
+              placeholder="Who should read it"
+              suggestions={AUDIENCES}
+            />
+            <div className="grid grid-cols-2 gap-4">
+              <TextField label="Tone" value={fields.tone} onChange={(tone) => set({ tone })} list={TONES} />
+              <TextField
+                label="Style"
+                value={fields.style}
+                onChange={(style) => set({ style })}
+                list={STYLES}
+              />
+              <LengthField value={fields.targetWords} onChange={(targetWords) => set({ targetWords })} />
+              <TextField
+                label="Language"
+                value={fields.language}
+                onChange={(language) => set({ language: language.trim() })}
+                list={LANGUAGES}
+                placeholder={site.language || 'found by its words'}
+                note={
+                  /^(?:[a-z]{2,3}(?:-[A-Za-z0-9]{2,8})*)?$/i.test(fields.language) ? (
+                    'A tag such as en-GB.'
+                  ) : (
+                    <span className="text-rust">This is no language tag; write one such as en-GB or de.</span>
+                  )
+                }
+              />
+            </div>
+            <TextField
+              label="Next step for the reader"
+              value={fields.nextStep}
+              onChange={(nextStep) => set({ nextStep })}
+              placeholder="Book a fitting, read on, subscribe"
+              note="What a reader should do when the post has helped."
+            />
+          </section>
+        </div>
+      </Editable>
     </main>
   );
 }

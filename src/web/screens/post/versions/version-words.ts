@@ -15,5 +15,5 @@ const REASONS: Record<VersionReason, string> = {
 export const reasonInWords = ({ reason }: Pick<VersionRow, 'reason'>): string => `kept ${REASONS[reason]}`;
 
 /** When a version was kept, e.g. `today 14:06`. */
-export const momentInWords = ({ at }: Pick<VersionRow, 'at'>): string =>
-  `${dayInWords(at)} ${timeInWords(at)}`;
+export const momentInWords = ({ at }: Pick<VersionRow, 'at'>, zone: string): string =>
+  `${dayInWords(at, zone)} ${timeInWords(at, zone)}`;

@@ -10,7 +10,9 @@ import { Button } from '../../../ui/button.tsx';
 import { ChoiceField } from '../../../ui/field.tsx';
 import { Ridge } from '../../../ui/ridge.tsx';
 import { StepChart } from '../../../ui/step-chart.tsx';
+import { useZone } from '../../../ui/zone.ts';
 import { jobsWorker } from '../../../workers/jobs-client.ts';
+import { Editable } from '../editable.tsx';
 import { usePost } from '../post-context.ts';
 import { Comparison } from './comparison.tsx';
 import { ScoreChange } from './score-change.tsx';
@@ -20,6 +22,7 @@ type Against = 'now' | 'before';
 
 /** Versions: how the post stood before, side by side with what became of it, and the way back. */
 export function Versions() {
+  const zone = useZone();
   const { session } = usePost();
   const { report, words } = useAppSelector((state) => state.openPost);
   const rows = useLiveQuery(() => versionsOf(session.siteId, session.id), [session]);
@@ -47,11 +50,11 @@ export function Versions() {
       outline: row.outline,
     });
     setChosen(row.id);
-    offerUndo(`The post is as it was ${momentInWords(row)}.`, takeBack);
+    offerUndo(`The post is as it was ${momentInWords(row, zone)}.`, takeBack);
   };
   const remove = async (row: VersionRow) => {
     await removeVersion(row.id);
-    offerUndo(`The version of ${momentInWords(row)} is gone.`, () => putVersion(row));
+    offerUndo(`The version of ${momentInWords(row, zone)} is gone.`, () => putVersion(row));
   };
 
   return (
@@ -70,14 +73,14 @@ export function Versions() {
                 className="w-full border-b border-l-2 border-l-transparent px-4 py-2.5 text-left hover:bg-sheet aria-pressed:border-l-marram aria-pressed:bg-sheet"
               >
                 <span className="flex items-baseline justify-between gap-2">
-                  <span className="truncate font-semibold">{row.name || momentInWords(row)}</span>
+                  <span className="truncate font-semibold">{row.name || momentInWords(row, zone)}</span>
                   <span className="shrink-0 font-semibold">
                     {row.score ? Math.round(row.score.score) : ''}
                   </span>
                 </span>
                 <span className="flex items-center justify-between gap-2 text-[13px] text-soft">
                   <span className="truncate">
-                    {row.name ? momentInWords(row) : reasonInWords(row)}
+                    {row.name ? momentInWords(row, zone) : reasonInWords(row)}
                     {row.score ? `, ${row.score.words.toLocaleString('en')} words` : ''}
                   </span>
                   {row.score && <Ridge groups={row.score.groups} width={64} height={14} />}
@@ -101,7 +104,7 @@ export function Versions() {
               steps={scored.map((row) => ({
                 at: row.at,
                 value: row.score?.score ?? 0,
-                label: row.name || momentInWords(row),
+                label: row.name || momentInWords(row, zone),
               }))}
               chosen={scored.indexOf(version)}
               onChoose={(at) => {
@@ -112,7 +115,7 @@ export function Versions() {
           )}
           <div className="mt-3 mb-4 flex flex-wrap items-end gap-x-4 gap-y-2">
             <h2 className="mr-auto font-serif text-xl font-semibold">
-              {version.name || momentInWords(version)}
+              {version.name || momentInWords(version, zone)}
               <span className="ml-3 font-sans text-[13px] font-normal text-soft">
                 {reasonInWords(version)}
               </span>
@@ -128,10 +131,12 @@ export function Versions() {
                 ]}
               />
             </div>
-            <Button onClick={() => attempt(restore(version))}>
-              <RotateCcw size={15} aria-hidden />
-              Restore this version
-            </Button>
+            <Editable>
+              <Button onClick={() => attempt(restore(version))}>
+                <RotateCcw size={15} aria-hidden />
+                Restore this version
+              </Button>
+            </Editable>
             <Button onClick={() => attempt(remove(version))} aria-label="Delete this version">
               <Trash2 size={15} aria-hidden />
             </Button>
@@ -161,9 +166,10 @@ function Compared({
   earlier: VersionRow | undefined;
   now: VersionScore | null;
 }) {
+  const zone = useZone();
   const { session } = usePost();
   const own = { fields: version.fields, draft: version.draft };
-  const name = version.name || momentInWords(version);
+  const name = version.name || momentInWords(version, zone);
   const [before, after] = earlier ? [earlier.score, version.score] : [version.score, now];
   return (
     <>
@@ -176,7 +182,7 @@ function Compared({
         <Comparison
           before={{ fields: earlier.fields, draft: earlier.draft }}
           after={own}
-          names={[earlier.name || momentInWords(earlier), name]}
+          names={[earlier.name || momentInWords(earlier, zone), name]}
         />
       ) : (
         <Comparison before={own} after={session.document} names={[name, 'now']} />

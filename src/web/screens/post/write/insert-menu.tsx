@@ -93,8 +93,8 @@ function Menu({ items, command, ref }: SuggestionProps<Insert, Insert> & { ref?:
     list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' });
   });
   useImperativeHandle(ref, () => ({
-    onKeyDown({ key }) {
-      if (items.length === 0) return false;
+    onKeyDown({ key, isComposing }) {
+      if (items.length === 0 || isComposing) return false;
       if (key === 'ArrowDown') setAt((at + 1) % items.length);
       else if (key === 'ArrowUp') setAt((at + items.length - 1) % items.length);
       else if (key === 'Enter' || key === 'Tab') command(items[at]);

@@ -8,6 +8,7 @@ import { Earned, ToWin } from '../../../ui/earned.tsx';
 import { GROUP_NAMES } from '../../../ui/ridge.tsx';
 import { useMedia } from '../../../ui/use-media.ts';
 import type { OfferedFix } from '../../../workers/scoring-worker.ts';
+import { Editable } from '../editable.tsx';
 import { usePost } from '../post-context.ts';
 import { useStudyRow } from '../use-study-row.ts';
 import type { BodyEditor } from './body-editor.ts';
@@ -83,11 +84,17 @@ export function Margin(props: MarginProps) {
       ) : lens === 'terms' ? (
         <TermsLens body={props.body} study={facts} />
       ) : lens === 'questions' ? (
-        <QuestionsLens study={study ?? null} />
+        <Editable>
+          <QuestionsLens study={study ?? null} />
+        </Editable>
       ) : lens === 'ledger' ? (
         <ShortLedger criteria={report?.criteria ?? []} />
       ) : (
-        <TrialLens />
+        <Editable>
+          <Editable>
+            <TrialLens />
+          </Editable>
+        </Editable>
       )}
     </div>
   );
@@ -316,22 +323,24 @@ function Note({ note, fixes, score, body, inHand, setInHand, style, leader }: No
             )}
           </button>
           {fixes.length > 0 && (
-            <p className="mt-0.5 flex flex-wrap gap-x-3 gap-y-0.5">
-              {fixes.map((fix) => (
-                <span key={JSON.stringify(fix.edits)} className="min-w-0">
-                  <button
-                    type="button"
-                    onClick={() => mend(fix)}
-                    className="text-left font-semibold break-words text-marram underline decoration-marram/40 underline-offset-4 hover:decoration-marram"
-                  >
-                    {fix.label}
-                  </button>{' '}
-                  <span className="text-[12px] whitespace-nowrap text-soft">
-                    {score.toFixed(1)} → {fix.scoreAfter.toFixed(1)}
+            <Editable>
+              <p className="mt-0.5 flex flex-wrap gap-x-3 gap-y-0.5">
+                {fixes.map((fix) => (
+                  <span key={JSON.stringify(fix.edits)} className="min-w-0">
+                    <button
+                      type="button"
+                      onClick={() => mend(fix)}
+                      className="text-left font-semibold break-words text-marram underline decoration-marram/40 underline-offset-4 hover:decoration-marram"
+                    >
+                      {fix.label}
+                    </button>{' '}
+                    <span className="text-[12px] whitespace-nowrap text-soft">
+                      {score.toFixed(1)} → {fix.scoreAfter.toFixed(1)}
+                    </span>
                   </span>
-                </span>
-              ))}
-            </p>
+                ))}
+              </p>
+            </Editable>
           )}
         </div>
         <ToWin points={gain} />

@@ -5,6 +5,8 @@ import { useCommands } from '../../../app/use-commands.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { findingSet, quietSet } from '../../../state/view.ts';
 import { many } from '../../../ui/figures.ts';
+import { isEnter } from '../../../ui/keys.ts';
+import { Editable } from '../editable.tsx';
 import { LeftOverNotice } from '../left-over-notice.tsx';
 import { usePost } from '../post-context.ts';
 import { useLeftOver } from '../use-left-over.ts';
@@ -98,7 +100,9 @@ export function Write() {
         >
           {!quiet && (
             <>
-              <ListingEditor />
+              <Editable>
+                <ListingEditor />
+              </Editable>
               <LeftOverNotice postId={session.id} leftOver={leftOver} />
               {unedited.length > 0 && (
                 <p
@@ -123,31 +127,39 @@ export function Write() {
             }}
           >
             <div className="sticky top-0 z-20">
-              <Toolbar editor={body.editor} session={session} file={file} onPick={() => setPicking(true)} />
+              <Editable>
+                <Toolbar editor={body.editor} session={session} file={file} onPick={() => setPicking(true)} />
+              </Editable>
               {finding && <FindBar editor={body.editor} session={session} />}
             </div>
             <div className="px-10 pt-5 pb-10 max-[1100px]:px-6 max-[760px]:px-4">
               <label className="sr-only" htmlFor="post-title">
                 Title
               </label>
-              <textarea
-                id="post-title"
-                data-place="title"
-                rows={1}
-                value={title}
-                placeholder="Title"
-                onChange={(event) => session.setFields({ title: event.target.value.replace(/\n/g, ' ') })}
-                onKeyDown={(event) => {
-                  if (event.key !== 'Enter') return;
-                  event.preventDefault();
-                  body.editor.commands.focus('start');
-                }}
-                className="field-sizing-content mb-3 block w-full resize-none bg-transparent font-serif text-[28px] leading-tight font-semibold outline-none"
-              />
+              <Editable>
+                <textarea
+                  id="post-title"
+                  data-place="title"
+                  rows={1}
+                  value={title}
+                  placeholder="Title"
+                  onChange={(event) => session.setFields({ title: event.target.value.replace(/\n/g, ' ') })}
+                  onKeyDown={(event) => {
+                    if (!isEnter(event)) return;
+                    event.preventDefault();
+                    body.editor.commands.focus('start');
+                  }}
+                  className="field-sizing-content mb-3 block w-full resize-none bg-transparent font-serif text-[28px] leading-tight font-semibold outline-none"
+                />
+              </Editable>
               <EditorContent editor={body.editor} />
             </div>
           </div>
-          {!quiet && <FeaturedEditor />}
+          {!quiet && (
+            <Editable>
+              <FeaturedEditor />
+            </Editable>
+          )}
         </div>
         {!quiet && (
           <Margin body={body} column={column} inHand={inHand} setInHand={setInHand} pinned={pinned} />

@@ -8,6 +8,7 @@ import { useAppDispatch } from '../../../../state/store.ts';
 import { offerUndo } from '../../../../state/undo.ts';
 import { findingSet } from '../../../../state/view.ts';
 import { Button } from '../../../../ui/button.tsx';
+import { isEnter } from '../../../../ui/keys.ts';
 
 /** Every place of a query in the text. */
 function placesOf(editor: Editor, query: SearchQuery): { from: number; to: number }[] {
@@ -69,6 +70,7 @@ export function FindBar({ editor, session }: { editor: Editor; session: PostSess
   };
   /** Puts the other words where the found ones stood, the last first so that places stay right. */
   const put = (places: readonly { from: number; to: number }[]) => {
+    if (!editor.isEditable) return;
     const { tr } = editor.state;
     for (const { from, to } of places.toReversed())
       if (replace === '') tr.delete(from, to);
@@ -83,7 +85,7 @@ export function FindBar({ editor, session }: { editor: Editor; session: PostSess
   };
   const all = () => {
     const places = placesOf(editor, query);
-    if (places.length === 0) return;
+    if (places.length === 0 || !editor.isEditable) return;
     const takeBack = session.tracked(() => put(places));
     tell();
     offerUndo(`${places.length} ${places.length === 1 ? 'place' : 'places'} replaced.`, takeBack);
@@ -101,7 +103,7 @@ export function FindBar({ editor, session }: { editor: Editor; session: PostSess
         value={search}
         onChange={(event) => setSearch(event.target.value)}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') run(event.shiftKey ? findPrev : findNext);
+          if (isEnter(event)) run(event.shiftKey ? findPrev : findNext);
           if (event.key === 'Escape') close();
         }}
         className={box}
@@ -136,7 +138,7 @@ export function FindBar({ editor, session }: { editor: Editor; session: PostSess
           value={replace}
           onChange={(event) => setReplace(event.target.value)}
           onKeyDown={(event) => {
-            if (event.key === 'Enter') one();
+            if (isEnter(event)) one();
             if (event.key === 'Escape') close();
           }}
           className={box}

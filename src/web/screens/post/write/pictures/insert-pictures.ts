@@ -26,7 +26,7 @@ export async function keptPicture(siteId: string, file: File): Promise<string | 
 
 /** Puts pictures of the site in as one step that can be undone by itself. */
 export function placePictures(editor: Editor, srcs: readonly string[], place: PicturePlace): void {
-  if (srcs.length === 0 || editor.isDestroyed) return;
+  if (srcs.length === 0 || editor.isDestroyed || !editor.isEditable) return;
   editor.view.dispatch(closeHistory(picturesPlaced(editor.state, srcs, place)));
   editor.view.focus();
 }
