@@ -1,8 +1,9 @@
-import { Link, useRouteError } from 'react-router';
+import { useRouteError } from 'react-router';
 import { attempt } from '../state/attempt.ts';
 import { draftAtHand } from '../state/post/draft-at-hand.ts';
 import { Button } from '../ui/button.tsx';
 import { download } from '../ui/download.ts';
+import { WordLink } from '../ui/word-link.tsx';
 
 async function saveDraft(): Promise<void> {
   const document = draftAtHand();
@@ -34,9 +35,7 @@ export function PageProblem() {
         {reason && draftAtHand() && (
           <Button onClick={() => attempt(saveDraft())}>Save the draft as a file</Button>
         )}
-        <Link className="font-semibold text-marram underline underline-offset-4" to="/posts">
-          To your posts
-        </Link>
+        <WordLink to="/posts">To your posts</WordLink>
       </div>
     </main>
   );

@@ -5,10 +5,13 @@ import { ensureSite } from '../data/sites.ts';
 import { openStorage } from '../data/storage.ts';
 import { attempt } from '../state/attempt.ts';
 import { remember, remembered } from '../state/remembered.ts';
+import { jobsWorker } from '../workers/jobs-client.ts';
 import { isDemo } from './is-demo.ts';
 
 const TIDIED = 'dune-sparrow-tidied';
 const UNDO_LASTS = 24 * 60 * 60 * 1000;
+/** Milliseconds from the beginning of a visit to its tidying. */
+const TIDY_AFTER = 5000;
 
 /** Opens the database and fills it with the demo where that is asked for. */
 export async function start(): Promise<void> {
@@ -33,10 +36,14 @@ async function holdOpen(): Promise<boolean> {
  * that one which is being put in meanwhile is safe.
  */
 function tidyPictures(alone: boolean): void {
-  if (!alone || Date.now() - Number(remembered(TIDIED) ?? 0) <= UNDO_LASTS) return;
+  const last = remembered(TIDIED);
+  // A first visit has nothing to tidy.
+  if (last === null) remember(TIDIED, String(Date.now()));
+  if (!alone || last === null || Date.now() - Number(last) <= UNDO_LASTS) return;
   const tidy = async () => {
     const known = await database().pictures.toCollection().primaryKeys();
-    const { jobsWorker } = await import('../workers/jobs-client.ts');
+    // What the visit begins with comes first.
+    await new Promise((done) => setTimeout(done, TIDY_AFTER));
     await (await jobsWorker()).collectPictures(known);
     remember(TIDIED, String(Date.now()));
   };

@@ -1,4 +1,5 @@
 import { type ReactNode, useId } from 'react';
+import { Choice } from './choice.tsx';
 
 const BOX = 'w-full rounded-md border px-2.5 py-1.5';
 
@@ -96,19 +97,14 @@ export function ChoiceField<T extends string>({
   return (
     <Field label={label} note={note}>
       {(id, noteId) => (
-        <select
+        <Choice
           id={id}
           aria-describedby={noteId}
           value={value}
-          onChange={(event) => onChange(event.target.value as T)}
-          className={BOX}
-        >
-          {options.map((option) => (
-            <option key={option.value} value={option.value}>
-              {option.name}
-            </option>
-          ))}
-        </select>
+          onChange={onChange}
+          options={options}
+          className="w-full px-2.5 py-1.5"
+        />
       )}
     </Field>
   );

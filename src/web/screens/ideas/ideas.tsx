@@ -1,7 +1,7 @@
 import type { DragEndEvent } from '@dnd-kit/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import type { IdeaDraft } from '../../../core/research/index.ts';
 import { houseFields, regionOf } from '../../../core/site/index.ts';
 import type { IdeaRow, IdeaStage, PostRow, SiteRow } from '../../data/database.ts';
@@ -11,9 +11,13 @@ import { currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
 import { DragArea, DraggableRow } from '../../ui/draggable-row.tsx';
 import { figureInWords, many } from '../../ui/figures.ts';
 import { isEnter } from '../../ui/keys.ts';
+import { TabPanel, TabRow, TabSet } from '../../ui/tabs.tsx';
+import { Waiting } from '../../ui/waiting.tsx';
+import { WordLink } from '../../ui/word-link.tsx';
 import type { IdeaWish } from '../../workers/research.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 
@@ -56,7 +60,7 @@ export function Ideas() {
     const site = await currentSite();
     return site && { site, ideas: await ideasOf(site.id), posts: await postsOf(site.id) };
   });
-  if (!found) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
+  if (!found) return <Waiting />;
   return <Backlog key={found.site.id} {...found} />;
 }
 
@@ -89,52 +93,48 @@ function Backlog({ site, ideas, posts }: { site: SiteRow; ideas: IdeaRow[]; post
         <h1 className="mb-3 font-serif text-[26px] font-semibold">Ideas</h1>
         <Makers site={site} posts={posts} onMade={() => setStage('new')} />
       </header>
-      <div role="tablist" aria-label="Stage" className="flex gap-4 border-b px-6">
-        {STAGES.map(({ stage: each, name }) => {
-          const count = ideas.filter((idea) => idea.stage === each).length;
-          return (
-            <button
-              key={each}
-              type="button"
-              role="tab"
-              aria-selected={stage === each}
-              onClick={() => setStage(each)}
-              className={`border-b-2 pb-1 ${stage === each ? 'border-marram font-semibold' : 'border-transparent text-soft hover:text-ink'}`}
-            >
-              {name} {count > 0 ? count : ''}
-            </button>
-          );
-        })}
-      </div>
-      {shown.length === 0 ? (
-        <p className="mx-auto max-w-md px-6 py-12 text-center text-soft">
-          {STAGES.find((each) => each.stage === stage)?.empty}
-        </p>
-      ) : (
-        <DragArea ids={shown.map(({ id }) => id)} onDrop={drop}>
-          <ol
-            aria-label={`${STAGES.find((each) => each.stage === stage)?.name} ideas`}
-            className="max-w-5xl px-4 py-2"
-          >
-            {shown.map((idea) => (
-              <DraggableRow
-                key={idea.id}
-                id={idea.id}
-                name={idea.title}
-                style={{}}
-                className="flex items-start gap-2 border-b py-2.5"
+      <TabSet value={stage} onChange={setStage}>
+        <TabRow
+          label="Stage"
+          tabs={STAGES.map(({ stage: id, name }) => ({
+            id,
+            name,
+            count: ideas.filter((idea) => idea.stage === id).length || null,
+          }))}
+          className="border-b px-6"
+        />
+        <TabPanel of={stage}>
+          {shown.length === 0 ? (
+            <p className="mx-auto max-w-md px-6 py-12 text-center text-soft">
+              {STAGES.find((each) => each.stage === stage)?.empty}
+            </p>
+          ) : (
+            <DragArea ids={shown.map(({ id }) => id)} onDrop={drop}>
+              <ol
+                aria-label={`${STAGES.find((each) => each.stage === stage)?.name} ideas`}
+                className="max-w-5xl px-4 py-2"
               >
-                <IdeaLine
-                  idea={idea}
-                  posts={posts}
-                  onDecide={(next, words) => attempt(decide(idea, next, words))}
-                  onBegin={() => attempt(begin(idea))}
-                />
-              </DraggableRow>
-            ))}
-          </ol>
-        </DragArea>
-      )}
+                {shown.map((idea) => (
+                  <DraggableRow
+                    key={idea.id}
+                    id={idea.id}
+                    name={idea.title}
+                    style={{}}
+                    className="flex items-start gap-2 border-b py-2.5"
+                  >
+                    <IdeaLine
+                      idea={idea}
+                      posts={posts}
+                      onDecide={(next, words) => attempt(decide(idea, next, words))}
+                      onBegin={() => attempt(begin(idea))}
+                    />
+                  </DraggableRow>
+                ))}
+              </ol>
+            </DragArea>
+          )}
+        </TabPanel>
+      </TabSet>
     </main>
   );
 }
@@ -181,12 +181,9 @@ function IdeaLine({
         <p className="mt-0.5 text-[13px] text-soft">
           {idea.keyword && (
             <>
-              <Link
-                to={`/keywords?seed=${encodeURIComponent(idea.keyword)}`}
-                className="text-marram underline decoration-marram/40 underline-offset-4"
-              >
+              <WordLink to={`/keywords?seed=${encodeURIComponent(idea.keyword)}`} quiet>
                 {idea.keyword}
-              </Link>
+              </WordLink>
               {idea.phrases.length > 1 ? ` and ${many(idea.phrases.length - 1, 'phrase')} more` : ''} ·{' '}
             </>
           )}
@@ -196,24 +193,18 @@ function IdeaLine({
             <>
               {' '}
               of{' '}
-              <Link
-                to={`/posts/${parent.id}/write`}
-                className="text-marram underline decoration-marram/40 underline-offset-4"
-              >
+              <WordLink to={`/posts/${parent.id}/write`} quiet>
                 {parent.fields.title || 'Untitled'}
-              </Link>
+              </WordLink>
             </>
           )}
         </p>
       </div>
       <div className="flex items-start gap-2">
         {post && (
-          <Link
-            to={`/posts/${post.id}/target`}
-            className="self-center font-semibold text-marram underline underline-offset-4"
-          >
+          <WordLink to={`/posts/${post.id}/target`} className="self-center">
             Open its post
-          </Link>
+          </WordLink>
         )}
         {idea.stage !== 'begun' && (
           <>
@@ -329,18 +320,13 @@ function Makers({ site, posts, onMade }: { site: SiteRow; posts: readonly PostRo
         {from === 'headings' && (
           <label>
             <span className="mb-1 block text-[13px] text-soft">Whose headings</span>
-            <select
+            <Choice
               aria-label="Whose headings"
               value={postId}
-              onChange={(event) => setPostId(event.target.value)}
-              className="max-w-md rounded-md border px-2 py-1.5"
-            >
-              {posts.map(({ id, fields }) => (
-                <option key={id} value={id}>
-                  {fields.title || 'Untitled'}
-                </option>
-              ))}
-            </select>
+              onChange={setPostId}
+              className="max-w-md px-2 py-1.5"
+              options={posts.map(({ id, fields }) => ({ value: id, name: fields.title || 'Untitled' }))}
+            />
           </label>
         )}
         {from === 'hand' && (

@@ -6,6 +6,7 @@ import { type AccountLine, TAKEN_BACK_BUT } from '../../state/import-run.ts';
 import { stopImport, takeBackImport } from '../../state/importer.ts';
 import { useAppSelector } from '../../state/store.ts';
 import { Button } from '../../ui/button.tsx';
+import { WordLink } from '../../ui/word-link.tsx';
 
 const NAMES: Record<AccountLine['outcome'], string> = {
   new: 'new post',
@@ -59,9 +60,7 @@ export function Account({ onAgain }: { onAgain: () => void }) {
         ) : state === 'undoing' ? null : (
           <>
             {takeable && <Button onClick={() => attempt(takeBackImport())}>Take it all back</Button>}
-            <Link to="/posts" className="font-semibold text-marram underline underline-offset-4">
-              To your posts
-            </Link>
+            <WordLink to="/posts">To your posts</WordLink>
             <Button look="main" onClick={onAgain}>
               Import more
             </Button>

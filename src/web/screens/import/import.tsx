@@ -11,6 +11,7 @@ import { Button } from '../../ui/button.tsx';
 import { chosenFiles, droppedFiles, type PathFile } from '../../ui/dropped-files.ts';
 import { ChoiceField } from '../../ui/field.tsx';
 import { FileButton } from '../../ui/file-button.tsx';
+import { Waiting } from '../../ui/waiting.tsx';
 import { Account } from './account.tsx';
 
 /** Import: files, folders, zips, feeds, sitemaps and lists of addresses in; an account of what became of each. */
@@ -20,7 +21,7 @@ export function Import() {
   const dispatch = useAppDispatch();
   const [whenKnown, setWhenKnown] = useState<WhenKnown>('leave');
   const [over, setOver] = useState(false);
-  if (!site) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
+  if (!site) return <Waiting />;
   const bring = (files: readonly PathFile[]) => {
     if (files.length) attempt(importFiles(site, files, whenKnown));
   };

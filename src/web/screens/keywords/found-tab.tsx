@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { attempt } from '../../state/attempt.ts';
 import { countInWords, many } from '../../ui/figures.ts';
+import { Waiting } from '../../ui/waiting.tsx';
 import { researchWorker } from '../../workers/research-client.ts';
 import type { DeskView, FoundLine } from '../../workers/research-desk.ts';
 
@@ -28,7 +29,7 @@ export function FoundTab({
       late = true;
     };
   }, [siteId, view]);
-  if (!pages) return <div aria-busy="true" className="mx-6 my-4 h-40 rounded-md bg-sand/40" />;
+  if (!pages) return <Waiting className="mx-6 my-4 h-40" />;
   if (pages.length === 0)
     return (
       <p className="px-6 py-10 text-center text-soft">

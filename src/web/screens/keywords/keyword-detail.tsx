@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { INTENTS, type Intent, MONTH_NAMES, seasonOf } from '../../../core/research/index.ts';
 import { monthIn } from '../../../core/site/index.ts';
 import { attempt } from '../../state/attempt.ts';
+import { Choice } from '../../ui/choice.tsx';
 import { countInWords, figureInWords } from '../../ui/figures.ts';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
 import { SeasonBars } from '../../ui/season-bars.tsx';
@@ -110,20 +111,15 @@ export function KeywordDetailPanel({
       <div>
         <label className="flex items-center gap-2">
           <span className="font-semibold">Intent</span>
-          <select
+          <Choice<Intent | ''>
             value={keyword.setIntent ?? ''}
-            onChange={(event) =>
-              onIntent(line.row, event.target.value === '' ? null : (event.target.value as Intent))
-            }
-            className="rounded-md border px-2 py-1"
-          >
-            <option value="">{INTENT_NAMES[intent.intent]} (computed)</option>
-            {INTENTS.map((each) => (
-              <option key={each} value={each}>
-                {INTENT_NAMES[each]}, by you
-              </option>
-            ))}
-          </select>
+            onChange={(next) => onIntent(line.row, next === '' ? null : next)}
+            className="px-2 py-1"
+            options={[
+              { value: '', name: `${INTENT_NAMES[intent.intent]} (computed)` },
+              ...INTENTS.map((value) => ({ value, name: `${INTENT_NAMES[value]}, by you` })),
+            ]}
+          />
         </label>
         <p className="mt-1 text-soft">
           {INTENT_NAMES[intent.intent]}: {intent.reasons.join('; ')}.

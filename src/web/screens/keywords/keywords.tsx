@@ -24,7 +24,9 @@ import { Button } from '../../ui/button.tsx';
 import { copyText } from '../../ui/copy-text.ts';
 import { download } from '../../ui/download.ts';
 import { countInWords, many } from '../../ui/figures.ts';
+import { TabPanel, TabRow, TabSet } from '../../ui/tabs.tsx';
 import { useMedia } from '../../ui/use-media.ts';
+import { Waiting } from '../../ui/waiting.tsx';
 import { useZone } from '../../ui/zone.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 import type { DeskWish } from '../../workers/research-desk.ts';
@@ -62,11 +64,7 @@ const NO_PAGES: readonly SitePage[] = [];
 /** Keywords: what people type around a seed, what of it is within reach, and onto which list it goes. */
 export function Keywords() {
   const site = useLiveQuery(currentSite);
-  return site ? (
-    <Desk key={site.id} site={site} />
-  ) : (
-    <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />
-  );
+  return site ? <Desk key={site.id} site={site} /> : <Waiting />;
 }
 
 function Desk({ site }: { site: SiteRow }) {
@@ -207,27 +205,24 @@ function Desk({ site }: { site: SiteRow }) {
         <BringFigures siteId={site.id} region={region} onDone={() => go({ show: 'phrases' })} />
       ) : (
         <div className="flex min-h-0 flex-1 max-[760px]:flex-col max-[760px]:overflow-auto">
-          <div className="flex min-w-0 flex-1 flex-col">
+          <TabSet value={tab} onChange={(show) => go({ show })} className="flex min-w-0 flex-1 flex-col">
             {seedDetail && view && (
               <SeedOverview detail={seedDetail} related={view.rows.length} volume={view.volume} />
             )}
             <div className="flex flex-wrap items-center gap-4 px-6 pt-2">
-              <div role="tablist" aria-label="What is shown" className="flex gap-4">
-                {TABS.map((name) => (
-                  <button
-                    key={name}
-                    type="button"
-                    role="tab"
-                    aria-selected={tab === name}
-                    onClick={() => go({ show: name })}
-                    className={`border-b-2 pb-0.5 ${tab === name ? 'border-marram font-semibold' : 'border-transparent text-soft hover:text-ink'}`}
-                  >
-                    {TAB_NAMES[name]}
-                    {name === 'phrases' && view ? ` ${countInWords(view.rows.length)}` : ''}
-                    {name === 'questions' && search.questions.length ? ` ${search.questions.length}` : ''}
-                  </button>
-                ))}
-              </div>
+              <TabRow
+                label="What is shown"
+                tabs={TABS.map((id) => ({
+                  id,
+                  name: TAB_NAMES[id],
+                  count:
+                    id === 'phrases' && view
+                      ? countInWords(view.rows.length)
+                      : id === 'questions'
+                        ? search.questions.length || null
+                        : null,
+                }))}
+              />
               <div className="ml-auto flex flex-wrap items-center gap-3">
                 <span role="status" className="text-[13px] text-soft">
                   {count > 0 ? `${countInWords(count)} selected` : ''}
@@ -268,51 +263,53 @@ function Desk({ site }: { site: SiteRow }) {
                 The phrases could not be shown: {problem}. Reload the page.
               </p>
             )}
-            {tab === 'questions' ? (
-              <QuestionsTab questions={search.questions} selected={questions} onSelect={setQuestions} />
-            ) : empty && !search.busy ? (
-              <NothingKnown seeds={seeds} region={region} onBring={() => go({ show: 'figures' })} />
-            ) : !view || empty ? (
-              <div aria-busy="true" className="mx-6 my-3 flex-1 rounded-md bg-sand/40" />
-            ) : tab === 'phrases' ? (
-              view.rows.length === 0 ? (
-                <p className="px-6 py-10 text-center text-soft">
-                  None of {many(view.all, 'phrase')} passes these filters.{' '}
-                  <Button
-                    look="word"
-                    onClick={() => setWish({ ...anyKeyword, sort: wish.sort, descending: wish.descending })}
-                  >
-                    Take the filters off
-                  </Button>
-                </p>
+            <TabPanel of={tab} className="flex min-h-0 flex-1 flex-col outline-none">
+              {tab === 'questions' ? (
+                <QuestionsTab questions={search.questions} selected={questions} onSelect={setQuestions} />
+              ) : empty && !search.busy ? (
+                <NothingKnown seeds={seeds} region={region} onBring={() => go({ show: 'figures' })} />
+              ) : !view || empty ? (
+                <Waiting className="mx-6 my-3 flex-1" />
+              ) : tab === 'phrases' ? (
+                view.rows.length === 0 ? (
+                  <p className="px-6 py-10 text-center text-soft">
+                    None of {many(view.all, 'phrase')} passes these filters.{' '}
+                    <Button
+                      look="word"
+                      onClick={() => setWish({ ...anyKeyword, sort: wish.sort, descending: wish.descending })}
+                    >
+                      Take the filters off
+                    </Button>
+                  </p>
+                ) : (
+                  <div className="flex min-h-0 flex-1 px-4 pb-2">
+                    <PhraseTable
+                      view={view}
+                      columns={columns.filter(
+                        (key) => !(left.has(key) || (key === 'why' && seeds.length === 0)),
+                      )}
+                      wish={wish}
+                      onSort={sortBy}
+                      lineAt={lineAt}
+                      show={show}
+                      selected={selected}
+                      onSelect={setSelected}
+                      listsOf={(phrase) => listNames.get(phraseKey(phrase)) ?? NONE}
+                      onOpen={({ keyword }) => {
+                        setOpened(opened === keyword.phrase ? null : keyword.phrase);
+                        setCharted(false);
+                      }}
+                      opened={charted ? null : opened}
+                    />
+                  </div>
+                )
+              ) : tab === 'clusters' ? (
+                <ClustersTab siteId={site.id} view={view} selected={selected} onSelect={setSelected} />
               ) : (
-                <div className="flex min-h-0 flex-1 px-4 pb-2">
-                  <PhraseTable
-                    view={view}
-                    columns={columns.filter(
-                      (key) => !(left.has(key) || (key === 'why' && seeds.length === 0)),
-                    )}
-                    wish={wish}
-                    onSort={sortBy}
-                    lineAt={lineAt}
-                    show={show}
-                    selected={selected}
-                    onSelect={setSelected}
-                    listsOf={(phrase) => listNames.get(phraseKey(phrase)) ?? NONE}
-                    onOpen={({ keyword }) => {
-                      setOpened(opened === keyword.phrase ? null : keyword.phrase);
-                      setCharted(false);
-                    }}
-                    opened={charted ? null : opened}
-                  />
-                </div>
-              )
-            ) : tab === 'clusters' ? (
-              <ClustersTab siteId={site.id} view={view} selected={selected} onSelect={setSelected} />
-            ) : (
-              <FoundTab siteId={site.id} view={view} onSelect={setSelected} />
-            )}
-          </div>
+                <FoundTab siteId={site.id} view={view} onSelect={setSelected} />
+              )}
+            </TabPanel>
+          </TabSet>
           {(charted || detail) && !empty && (
             <aside
               aria-label={charted ? 'Chart' : 'Figures'}

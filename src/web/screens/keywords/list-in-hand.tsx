@@ -1,6 +1,6 @@
 import { Trash2, X } from 'lucide-react';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { emptyDraft } from '../../../core/draft/index.ts';
 import { type Holder, overlapsOf, readPhraseList } from '../../../core/research/index.ts';
 import { houseFields } from '../../../core/site/index.ts';
@@ -13,6 +13,7 @@ import { Button } from '../../ui/button.tsx';
 import { countInWords, figureInWords, many } from '../../ui/figures.ts';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
 import { isEnter } from '../../ui/keys.ts';
+import { WordLink } from '../../ui/word-link.tsx';
 import { type Figures, figureKey, volumeOf } from './list-figures.ts';
 
 const now = () => new Date().toISOString();
@@ -80,12 +81,7 @@ export function ListInHand({
           />
         </label>
         {post ? (
-          <Link
-            to={`/posts/${post.id}/target`}
-            className="font-semibold text-marram underline underline-offset-4"
-          >
-            Its post: {post.fields.title || 'Untitled'}
-          </Link>
+          <WordLink to={`/posts/${post.id}/target`}>Its post: {post.fields.title || 'Untitled'}</WordLink>
         ) : (
           <Button look="main" onClick={() => attempt(begin())} disabled={list.phrases.length === 0}>
             Start a post from this list

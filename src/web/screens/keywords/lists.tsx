@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { ArrowDown, ArrowUp, Plus } from 'lucide-react';
 import { useMemo } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { type Overlap, overlapsOf } from '../../../core/research/index.ts';
 import { regionOf } from '../../../core/site/index.ts';
 import type { ListRow, PostRow, SiteRow } from '../../data/database.ts';
@@ -11,6 +11,8 @@ import { currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { countInWords, many } from '../../ui/figures.ts';
+import { Waiting } from '../../ui/waiting.tsx';
+import { WordLink } from '../../ui/word-link.tsx';
 import { useFigures, volumeOf } from './list-figures.ts';
 import { ListInHand } from './list-in-hand.tsx';
 import { OverlapMatrix } from './overlap-matrix.tsx';
@@ -24,7 +26,7 @@ export function Lists() {
     const site = await currentSite();
     return site && { site, lists: await listsOf(site.id), posts: await postsOf(site.id) };
   });
-  if (!found) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
+  if (!found) return <Waiting />;
   return <ListDesk key={found.site.id} {...found} />;
 }
 
@@ -89,12 +91,9 @@ function ListDesk({ site, lists, posts }: { site: SiteRow; lists: ListRow[]; pos
             <Button look="main" onClick={() => attempt(create())}>
               Begin a list
             </Button>
-            <Link
-              to="/keywords"
-              className="self-center font-semibold text-marram underline underline-offset-4"
-            >
+            <WordLink to="/keywords" className="self-center">
               Find phrases
-            </Link>
+            </WordLink>
           </div>
         </div>
       ) : showsMatrix ? (

@@ -1,7 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { emptyDraft } from '../../../core/draft/index.ts';
 import type { FigureSource, NearWin, Targeting } from '../../../core/research/index.ts';
 import { houseFields } from '../../../core/site/index.ts';
@@ -10,6 +10,8 @@ import { currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { countInWords, many } from '../../ui/figures.ts';
+import { Waiting } from '../../ui/waiting.tsx';
+import { WordLink } from '../../ui/word-link.tsx';
 import { researchWorker } from '../../workers/research-client.ts';
 import { RoomNav } from './room-nav.tsx';
 
@@ -47,8 +49,7 @@ export function NearWins() {
       late = true;
     };
   }, [site]);
-  if (!site || found === undefined)
-    return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
+  if (!site || found === undefined) return <Waiting />;
   const write = async (query: string) => {
     const id = await addPost(site.id, crypto.randomUUID(), new Date().toISOString(), {
       fields: { ...houseFields(site.house), keyword: query },
@@ -106,14 +107,7 @@ export function NearWins() {
 function Actions({ win, onWrite }: { win: NearWin; onWrite: (query: string) => void }) {
   return (
     <span className="flex flex-wrap gap-x-3">
-      {win.page && (
-        <Link
-          to={`/posts/${win.page.id}/write`}
-          className="font-semibold text-marram underline decoration-marram/40 underline-offset-4"
-        >
-          Improve this post
-        </Link>
-      )}
+      {win.page && <WordLink to={`/posts/${win.page.id}/write`}>Improve this post</WordLink>}
       {win.targeting === 'none' && !win.meant && (
         <Button look="word" onClick={() => onWrite(win.row.query)}>
           Write a new one
@@ -224,12 +218,9 @@ function ByPage({ wins, onWrite }: { wins: readonly NearWin[]; onWrite: (query: 
             {name}
             <span className="text-ochre tabular-nums">+{countInWords(gain)} clicks</span>
             {group[0].page && (
-              <Link
-                to={`/posts/${group[0].page.id}/write`}
-                className="text-marram underline decoration-marram/40 underline-offset-4"
-              >
+              <WordLink to={`/posts/${group[0].page.id}/write`} quiet>
                 Improve this post
-              </Link>
+              </WordLink>
             )}
           </h2>
           <ul className="mt-1 text-[13px]">

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { INTENTS, type KeywordWish } from '../../../core/research/index.ts';
 import { Button } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
 import { PanelButton } from '../../ui/panel-button.tsx';
 import { COLUMNS, type ColumnKey } from './phrase-table.tsx';
@@ -102,18 +103,15 @@ export function PhraseFilters({
       />
       <label>
         <span className="sr-only">Intent</span>
-        <select
+        <Choice<KeywordWish['intent']>
           value={wish.intent}
-          onChange={(event) => setWish({ intent: event.target.value as KeywordWish['intent'] })}
+          onChange={(intent) => setWish({ intent })}
           className={BOX}
-        >
-          <option value="any">Any intent</option>
-          {INTENTS.map((intent) => (
-            <option key={intent} value={intent}>
-              {INTENT_NAMES[intent]}
-            </option>
-          ))}
-        </select>
+          options={[
+            { value: 'any', name: 'Any intent' },
+            ...INTENTS.map((value) => ({ value, name: INTENT_NAMES[value] })),
+          ]}
+        />
       </label>
       <label className="flex items-center gap-1">
         <input

@@ -1,6 +1,7 @@
 import { Search } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
 
 /** The one search field: seeds or an address, and the region. */
 export function SearchBar({
@@ -36,15 +37,12 @@ export function SearchBar({
       </label>
       <label>
         <span className="sr-only">Region</span>
-        <select
+        <Choice
           value={region}
-          onChange={(event) => onSearch(text.trim(), event.target.value)}
-          className="rounded-md border px-2 py-2"
-        >
-          {regions.map((each) => (
-            <option key={each}>{each}</option>
-          ))}
-        </select>
+          onChange={(next) => onSearch(text.trim(), next)}
+          className="px-2 py-2"
+          options={regions.map((value) => ({ value, name: value }))}
+        />
       </label>
       <Button look="main" type="submit" className="py-2!">
         Search

@@ -11,6 +11,7 @@ import { dayIn } from '../../../core/site/index.ts';
 import { attempt, failureInWords } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
 import { many } from '../../ui/figures.ts';
 import { useZone } from '../../ui/zone.ts';
@@ -187,19 +188,19 @@ export function TableMapping({
                   <span className="block max-w-48 truncate text-soft">
                     {preview.header?.[column] ?? `Column ${column + 1}`}
                   </span>
-                  <select
+                  <Choice<string>
                     aria-label={`What column ${column + 1} holds`}
                     value={holds(column)}
-                    onChange={(event) => assign(column, event.target.value)}
-                    className={`mt-1 rounded-md border px-1.5 py-1 ${holds(column) ? 'font-semibold' : 'text-soft'}`}
-                  >
-                    <option value="">left out</option>
-                    {wanted.map((name) => (
-                      <option key={name} value={name}>
-                        {COLUMN_NAMES[name] ?? `Searches in ${MONTH_NAMES[Number(name.slice(6))]}`}
-                      </option>
-                    ))}
-                  </select>
+                    onChange={(name) => assign(column, name)}
+                    className={`mt-1 px-1.5 py-1 ${holds(column) ? 'font-semibold' : ''}`}
+                    options={[
+                      { value: '', name: 'left out' },
+                      ...wanted.map((value) => ({
+                        value,
+                        name: COLUMN_NAMES[value] ?? `Searches in ${MONTH_NAMES[Number(value.slice(6))]}`,
+                      })),
+                    ]}
+                  />
                 </th>
               ))}
             </tr>

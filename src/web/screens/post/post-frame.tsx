@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { History } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
+import { NavLink, Outlet, useLocation, useParams } from 'react-router';
 import type { StudyFacts } from '../../../core/criteria/index.ts';
 import { scoreAsPage } from '../../../core/study/index.ts';
 import { database } from '../../data/database.ts';
@@ -12,6 +12,8 @@ import { useAppSelector } from '../../state/store.ts';
 import { timeInWords } from '../../ui/day.ts';
 import { GROUP_NAMES, Ridge } from '../../ui/ridge.tsx';
 import { STATUS_NAMES } from '../../ui/status-names.ts';
+import { Waiting } from '../../ui/waiting.tsx';
+import { WordLink } from '../../ui/word-link.tsx';
 import { useZone, Zone } from '../../ui/zone.ts';
 import { LeaveGuard } from './leave-guard.tsx';
 import type { PostContext } from './post-context.ts';
@@ -54,14 +56,11 @@ export function PostFrame() {
       <main className="mx-auto max-w-md p-10">
         <h1 className="mb-2 font-serif text-2xl font-semibold">This post is not here</h1>
         <p className="mb-4 text-soft">It may have been deleted, or belong to another browser.</p>
-        <Link to="/posts" className="font-semibold text-marram underline underline-offset-4">
-          To your posts
-        </Link>
+        <WordLink to="/posts">To your posts</WordLink>
       </main>
     );
   }
-  if (!session || !site || session.id !== postId)
-    return <div aria-busy="true" className="m-6 h-20 rounded-md bg-sand/40" />;
+  if (!session || !site || session.id !== postId) return <Waiting className="m-6 h-20" />;
   return (
     <Zone value={zoneOf(site)}>
       <Frame session={session} site={site} />

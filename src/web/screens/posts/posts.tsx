@@ -13,6 +13,7 @@ import { staleScores } from '../../data/stale-scores.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
 import { dayInWords } from '../../ui/day.ts';
 import { download } from '../../ui/download.ts';
 import { droppedFiles } from '../../ui/dropped-files.ts';
@@ -151,18 +152,14 @@ export function Posts() {
           </label>
           <label>
             <span className="sr-only">Status</span>
-            <select
+            <Choice
               value={wish.status}
-              onChange={(event) => setWish({ ...wish, status: event.target.value })}
-              className="rounded-md border px-2 py-1.5"
-            >
-              <option value="all">Every status</option>
-              {STATUSES.map((status) => (
-                <option key={status} value={status}>
-                  {STATUS_NAMES[status]}
-                </option>
-              ))}
-            </select>
+              onChange={(status) => setWish({ ...wish, status })}
+              options={[
+                { value: 'all', name: 'Every status' },
+                ...STATUSES.map((value) => ({ value, name: STATUS_NAMES[value] })),
+              ]}
+            />
           </label>
           <Button
             onClick={() => attempt(exportPosts(chosen.length ? chosen : shown.map(({ row }) => row.id)))}

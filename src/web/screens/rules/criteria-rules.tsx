@@ -21,13 +21,14 @@ import { Button } from '../../ui/button.tsx';
 import { download } from '../../ui/download.ts';
 import { FileButton } from '../../ui/file-button.tsx';
 import { GROUP_NAMES } from '../../ui/ridge.tsx';
+import { Waiting } from '../../ui/waiting.tsx';
 import { ProfileEffectPanel } from './profile-effect-panel.tsx';
 import { changesBetween, formOf, type ProfileForm, profileOf } from './profile-form.ts';
 
 /** Weights and limits of the house: set, tried on the posts at hand, then applied. */
 export function CriteriaRules() {
   const site = useLiveQuery(currentSite);
-  if (!site) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
+  if (!site) return <Waiting />;
   // Another site, or another profile from another tab, begins anew.
   return <ProfileEditor key={`${site.id} ${JSON.stringify(site.profile)}`} site={site} />;
 }

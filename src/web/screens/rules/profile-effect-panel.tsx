@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import type { Profile } from '../../../core/criteria/index.ts';
 import type { ProfileEffect } from '../../../core/site/index.ts';
+import { Waiting } from '../../ui/waiting.tsx';
 import { jobsWorker } from '../../workers/jobs-client.ts';
 
 /** Below this a change of a score is none that a reader would see. */
@@ -32,7 +33,7 @@ export function ProfileEffectPanel({ siteId, profile }: { siteId: string; profil
       clearTimeout(timer);
     };
   }, [siteId, profile]);
-  if (!effects) return <div aria-busy="true" className="h-24 rounded-md bg-sand/40" />;
+  if (!effects) return <Waiting className="h-24" />;
   if (effects.length === 0) return <p className="text-soft">There are no posts yet that it could change.</p>;
   const moved = effects
     .filter(({ before, after }) => Math.abs(after - before) >= VISIBLE)

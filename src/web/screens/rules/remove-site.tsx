@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { SiteRow } from '../../data/database.ts';
-import { allSites, removeSite } from '../../data/sites.ts';
+import { allSites, goToSite, removeSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
@@ -11,7 +11,14 @@ export function RemoveSite({ site }: { site: SiteRow }) {
   if (!sites || sites.length < 2) return null;
   const remove = async () => {
     const putBack = await removeSite(site.id);
-    offerUndo(`${site.name || 'The site'} is gone with its posts.`, () => putBack(), 20_000);
+    offerUndo(
+      `${site.name || 'The site'} is gone with its posts.`,
+      async () => {
+        await putBack();
+        await goToSite(site.id, new Date().toISOString());
+      },
+      20_000,
+    );
   };
   return (
     <section aria-label="Remove this site" className="mb-8 border-t pt-5">

@@ -13,6 +13,7 @@ import { type Theme, themeChosen } from '../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField } from '../../ui/field.tsx';
+import { Waiting } from '../../ui/waiting.tsx';
 import { ownZone } from '../../ui/zone.ts';
 import { BackupSection } from './backup-section.tsx';
 import { BriefSection, ChecklistSection } from './house-sections.tsx';
@@ -39,7 +40,7 @@ export function Rules() {
   const site = useLiveQuery(currentSite);
   const theme = useAppSelector((state) => state.preferences.theme);
   const dispatch = useAppDispatch();
-  if (!site) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
+  if (!site) return <Waiting />;
   const set = (patch: Partial<SiteRow>) => attempt(changeSite(site.id, patch));
   return (
     <main className="h-full overflow-auto">

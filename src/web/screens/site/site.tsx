@@ -9,6 +9,7 @@ import { currentSite, removePages, restorePages } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
+import { Waiting } from '../../ui/waiting.tsx';
 
 const ROW = 40;
 
@@ -31,7 +32,7 @@ export function Site() {
       words.every((word) => `${address} ${title}`.toLowerCase().includes(word)),
     );
   }, [found, search]);
-  if (!found) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
+  if (!found) return <Waiting />;
   const { pages, posts, site } = found;
   const remove = async (rows: readonly PageRow[]) => {
     await removePages(rows);

@@ -15,6 +15,7 @@ import { countInWords, figureInWords, many } from '../../ui/figures.ts';
 import { Ridge } from '../../ui/ridge.tsx';
 import { SeasonBars } from '../../ui/season-bars.tsx';
 import { STATUS_NAMES } from '../../ui/status-names.ts';
+import { Waiting } from '../../ui/waiting.tsx';
 import { useZone } from '../../ui/zone.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 import type { KeywordLine } from '../../workers/research-desk.ts';
@@ -36,7 +37,7 @@ export function Today() {
       }
     );
   });
-  if (!found) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
+  if (!found) return <Waiting />;
   const { site, posts, ideas, scores } = found;
   const inHand = posts
     .filter(({ fields }) => fields.status === 'draft' || fields.status === 'in-review')
@@ -163,10 +164,7 @@ function Seasons({ site, posts }: { site: SiteRow; posts: readonly PostRow[] }) 
       late = true;
     };
   }, [site.id, region]);
-  if (!soon)
-    return (
-      <section aria-busy="true" aria-label="Seasons that begin soon" className="h-40 rounded-md bg-sand/40" />
-    );
+  if (!soon) return <Waiting name="Seasons that begin soon" className="h-40" />;
   const postFor = (phrase: string) =>
     posts.find(({ fields }) =>
       [fields.keyword, ...fields.supporting].some((own) => own.toLowerCase() === phrase.toLowerCase()),
@@ -230,8 +228,7 @@ function Near({ site }: { site: SiteRow }) {
       late = true;
     };
   }, [site]);
-  if (!wins)
-    return <section aria-busy="true" aria-label="Near wins" className="h-40 rounded-md bg-sand/40" />;
+  if (!wins) return <Waiting name="Near wins" className="h-40" />;
   return (
     <Part
       title="Near wins"

@@ -1,7 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { ClipboardCopy, FileDown, Printer } from 'lucide-react';
 import { useMemo } from 'react';
-import { Link } from 'react-router';
 import { defaultProfile } from '../../../../core/criteria/index.ts';
 import { emptyFields, readMarkdown, writeDocx } from '../../../../core/draft/index.ts';
 import { slugOf } from '../../../../core/listing/index.ts';
@@ -14,6 +13,8 @@ import { Button } from '../../../ui/button.tsx';
 import { copyText } from '../../../ui/copy-text.ts';
 import { download } from '../../../ui/download.ts';
 import { DraftView } from '../../../ui/draft-view.tsx';
+import { Waiting } from '../../../ui/waiting.tsx';
+import { WordLink } from '../../../ui/word-link.tsx';
 import { Editable } from '../editable.tsx';
 import { usePost } from '../post-context.ts';
 import { useStudyRow } from '../use-study-row.ts';
@@ -33,8 +34,7 @@ export function BriefStep() {
   );
   const markdown = useMemo(() => (brief ? briefMarkdown(brief) : ''), [brief]);
   const draft = useMemo(() => readMarkdown(markdown).draft, [markdown]);
-  if (!row || !brief || study === undefined)
-    return <div aria-busy="true" className="m-6 h-60 rounded-md bg-sand/40" />;
+  if (!row || !brief || study === undefined) return <Waiting className="m-6 h-60" />;
   const name = `brief-${slugOf(fields.title || fields.keyword) || 'untitled'}`;
   const change = (patch: Partial<BriefRow>) => attempt(changeBrief(session.siteId, session.id, () => patch));
   const instructions = briefInstructions(brief);
@@ -64,9 +64,9 @@ export function BriefStep() {
             ) : (
               <>
                 Without a study it knows no terms and topics.{' '}
-                <Link to="../study" relative="path" className="text-marram underline underline-offset-4">
+                <WordLink to="../study" relative="path" quiet>
                   Study the result pages
-                </Link>
+                </WordLink>
               </>
             )}
           </p>

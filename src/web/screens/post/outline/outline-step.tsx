@@ -2,7 +2,7 @@ import type { DragEndEvent } from '@dnd-kit/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Plus } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import {
   addItem,
@@ -29,6 +29,9 @@ import { Button } from '../../../ui/button.tsx';
 import { DragArea } from '../../../ui/draggable-row.tsx';
 import { countInWords, many } from '../../../ui/figures.ts';
 import { isEnter } from '../../../ui/keys.ts';
+import { TabPanel, TabRow, TabSet } from '../../../ui/tabs.tsx';
+import { Waiting } from '../../../ui/waiting.tsx';
+import { WordLink } from '../../../ui/word-link.tsx';
 import { studyWorker } from '../../../workers/study-client.ts';
 import { Editable } from '../editable.tsx';
 import { usePost } from '../post-context.ts';
@@ -193,11 +196,11 @@ export function OutlineStep() {
           ? 'Everything of it is in the outline already.'
           : `${many(fresh, 'heading')} added${fresh < items.length ? `; ${items.length - fresh} were there already` : ''}.`,
     );
-  const names: Record<Side, string> = {
-    gaps: `Gaps${plan ? ` ${plan.gaps.length}` : ''}`,
-    tray: 'To pull in',
-    proposals: 'Proposals',
-    checks: `Checks${plan ? ` ${plan.checks.length}` : ''}`,
+  const names: Record<Side, { name: string; count?: number }> = {
+    gaps: { name: 'Gaps', count: plan?.gaps.length },
+    tray: { name: 'To pull in' },
+    proposals: { name: 'Proposals' },
+    checks: { name: 'Checks', count: plan?.checks.length },
   };
 
   return (
@@ -285,98 +288,77 @@ export function OutlineStep() {
           aria-label="Beside the outline"
           className="flex w-[380px] shrink-0 flex-col border-l text-[13px] max-[1100px]:w-[320px] max-[900px]:w-full max-[900px]:border-t max-[900px]:border-l-0"
         >
-          <div
-            role="tablist"
-            aria-label="Beside the outline"
-            className="flex flex-wrap gap-x-4 border-b px-4 pt-3 pb-2"
-          >
-            {SIDES.map((name) => (
-              <button
-                key={name}
-                type="button"
-                role="tab"
-                aria-selected={side === name}
-                onClick={() => setSide(name)}
-                className={`border-b-2 pb-0.5 ${side === name ? 'border-marram font-semibold' : 'border-transparent text-soft hover:text-ink'}`}
-              >
-                {names[name]}
-              </button>
-            ))}
-          </div>
-          <div
-            role="tabpanel"
-            // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keyboard
-            tabIndex={0}
-            aria-label={names[side]}
-            className="min-h-0 flex-1 overflow-auto px-4 py-3"
-          >
-            {study === null && side !== 'checks' && (
-              <p className="mb-3 text-soft">
-                No pages were studied yet.{' '}
-                <Link
-                  to="../study"
-                  relative="path"
-                  className="font-semibold text-marram underline underline-offset-4"
-                >
-                  Study the result pages
-                </Link>{' '}
-                to see what they have.
-              </p>
-            )}
-            <Editable>
-              {side === 'gaps' &&
-                (plan ? (
-                  <GapsPanel
-                    plan={plan}
-                    onMerge={(gaps) =>
-                      attempt(
-                        worked(
-                          (desk, from) => desk.merge(from, gaps),
-                          (fresh) => `${many(fresh, 'gap')} placed.`,
-                        ),
+          <TabSet value={side} onChange={setSide} className="flex min-h-0 flex-1 flex-col">
+            <TabRow
+              label="Beside the outline"
+              tabs={SIDES.map((id) => ({ id, ...names[id] }))}
+              className="border-b px-4 pt-3 pb-2"
+            />
+            <TabPanel of={side} className="min-h-0 flex-1 overflow-auto px-4 py-3">
+              {study === null && side !== 'checks' && (
+                <p className="mb-3 text-soft">
+                  No pages were studied yet.{' '}
+                  <WordLink to="../study" relative="path">
+                    Study the result pages
+                  </WordLink>{' '}
+                  to see what they have.
+                </p>
+              )}
+              <Editable>
+                {side === 'gaps' &&
+                  (plan ? (
+                    <GapsPanel
+                      plan={plan}
+                      onMerge={(gaps) =>
+                        attempt(
+                          worked(
+                            (desk, from) => desk.merge(from, gaps),
+                            (fresh) => `${many(fresh, 'gap')} placed.`,
+                          ),
+                        )
+                      }
+                      onFaq={(questions) =>
+                        attempt(
+                          worked(
+                            (desk, from) => desk.faq(from, questions),
+                            () => `${many(questions.length, 'question')} at the end now.`,
+                          ),
+                        )
+                      }
+                    />
+                  ) : (
+                    <Waiting className="h-40" />
+                  ))}
+                {side === 'tray' &&
+                  (tray ? (
+                    <Tray items={tray} onPlace={(items) => place(items)} />
+                  ) : (
+                    study !== null && <Waiting className="h-40" />
+                  ))}
+                {side === 'proposals' && (
+                  <ProposalsPanel
+                    wish={wish}
+                    stamp={stamp}
+                    onReplace={(items) =>
+                      setUndoable(
+                        items.map((item) => ({ ...item, id: nextId() })),
+                        `${many(items.length, 'heading')} in the outline now.`,
                       )
                     }
-                    onFaq={(questions) =>
-                      attempt(
-                        worked(
-                          (desk, from) => desk.faq(from, questions),
-                          () => `${many(questions.length, 'question')} at the end now.`,
-                        ),
-                      )
-                    }
+                    onCombine={(items) => attempt(combine(items))}
                   />
-                ) : (
-                  <div aria-busy="true" className="h-40 rounded-md bg-sand/40" />
-                ))}
-              {side === 'tray' &&
-                (tray ? (
-                  <Tray items={tray} onPlace={(items) => place(items)} />
-                ) : (
-                  study !== null && <div aria-busy="true" className="h-40 rounded-md bg-sand/40" />
-                ))}
-              {side === 'proposals' && (
-                <ProposalsPanel
-                  wish={wish}
-                  stamp={stamp}
-                  onReplace={(items) =>
-                    setUndoable(
-                      items.map((item) => ({ ...item, id: nextId() })),
-                      `${many(items.length, 'heading')} in the outline now.`,
-                    )
-                  }
-                  onCombine={(items) => attempt(combine(items))}
+                )}
+              </Editable>
+              {side === 'checks' && plan && (
+                <ChecksPanel
+                  checks={plan.checks}
+                  onShow={(id) => {
+                    list.current?.querySelector<HTMLInputElement>(`[data-item="${id}"]`)?.focus();
+                  }}
                 />
               )}
-            </Editable>
-            {side === 'checks' && plan && (
-              <ChecksPanel
-                checks={plan.checks}
-                onShow={(id) => {
-                  list.current?.querySelector<HTMLInputElement>(`[data-item="${id}"]`)?.focus();
-                }}
-              />
-            )}
-          </div>
+            </TabPanel>
+          </TabSet>
         </aside>
       </main>
     </DragArea>

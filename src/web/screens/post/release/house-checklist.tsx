@@ -1,8 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { setTick, ticksOf } from '../../../data/ticks.ts';
 import { attempt } from '../../../state/attempt.ts';
+import { WordLink } from '../../../ui/word-link.tsx';
 import type { PostContext } from '../post-context.ts';
 
 /** The house's own checklist, ticked for this post. */
@@ -29,11 +29,7 @@ export function HouseChecklist({ session, site }: PostContext) {
       </h2>
       {checklist.length === 0 ? (
         <p className="text-soft">
-          Points that no program can judge. Write yours down in{' '}
-          <Link to="/rules" className="font-semibold text-marram underline underline-offset-4">
-            House rules
-          </Link>
-          .
+          Points that no program can judge. Write yours down in <WordLink to="/rules">House rules</WordLink>.
         </p>
       ) : (
         <ul>

@@ -23,6 +23,7 @@ import { ChoiceField, TextField } from '../../../ui/field.tsx';
 import { listInWords } from '../../../ui/figures.ts';
 import { GROUP_NAMES, Ridge } from '../../../ui/ridge.tsx';
 import { STATUS_NAMES } from '../../../ui/status-names.ts';
+import { Waiting } from '../../../ui/waiting.tsx';
 import { jobsWorker } from '../../../workers/jobs-client.ts';
 import { Editable } from '../editable.tsx';
 import { LeftOverNotice } from '../left-over-notice.tsx';
@@ -83,7 +84,7 @@ export function Release() {
       'text/html',
     );
   };
-  if (!report) return <div aria-busy="true" className="m-8 h-56 rounded-md bg-sand/40" />;
+  if (!report) return <Waiting className="m-8 h-56" />;
   const [first] = byPointsToWin(report.criteria);
   return (
     <main className="h-full overflow-auto">

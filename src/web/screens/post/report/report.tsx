@@ -12,6 +12,7 @@ import { Button } from '../../../ui/button.tsx';
 import { dayInWords } from '../../../ui/day.ts';
 import { Earned, ToWin } from '../../../ui/earned.tsx';
 import { GROUP_NAMES, Ridge } from '../../../ui/ridge.tsx';
+import { Waiting } from '../../../ui/waiting.tsx';
 import { useZone } from '../../../ui/zone.ts';
 import { usePost } from '../post-context.ts';
 
@@ -23,7 +24,7 @@ export function Report() {
   const zone = useZone();
   const { site } = usePost();
   const { fields, report, words, savedAt } = useAppSelector((state) => state.openPost);
-  if (!report) return <div aria-busy="true" className="m-8 h-56 rounded-md bg-sand/40" />;
+  if (!report) return <Waiting className="m-8 h-56" />;
   const limits = (site.profile ?? defaultProfile).limits;
   const title = effectiveMetaTitle(fields.metaTitle, fields.title, site.titlePattern, site.name);
   const host = site.baseAddress.replace(/^https?:\/\//, '').replace(/\/$/, '');

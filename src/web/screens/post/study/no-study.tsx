@@ -1,8 +1,8 @@
-import { Link } from 'react-router';
 import type { StudyRow } from '../../../data/database.ts';
 import { Button } from '../../../ui/button.tsx';
 import { dayInWords } from '../../../ui/day.ts';
 import { many } from '../../../ui/figures.ts';
+import { WordLink } from '../../../ui/word-link.tsx';
 import { useZone } from '../../../ui/zone.ts';
 
 /** What belongs on Study, and the ways to begin. */
@@ -42,13 +42,9 @@ export function NoStudy({
       ) : (
         <p>
           Pages are found for a keyword.{' '}
-          <Link
-            to="../target"
-            relative="path"
-            className="font-semibold text-marram underline underline-offset-4"
-          >
+          <WordLink to="../target" relative="path">
             Set the primary keyword on Target
-          </Link>{' '}
+          </WordLink>{' '}
           first.
         </p>
       )}

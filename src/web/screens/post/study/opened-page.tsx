@@ -2,6 +2,8 @@ import { X } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { attempt } from '../../../state/attempt.ts';
 import { dayInWords } from '../../../ui/day.ts';
+import { TabPanel, TabRow, TabSet } from '../../../ui/tabs.tsx';
+import { Waiting } from '../../../ui/waiting.tsx';
 import { useZone } from '../../../ui/zone.ts';
 import type { OpenedPage as Opened } from '../../../workers/study.ts';
 import { studyWorker } from '../../../workers/study-client.ts';
@@ -33,7 +35,7 @@ export function OpenedPage({
       late = true;
     };
   }, [studyId, address, wanted]);
-  if (!page) return <div aria-busy="true" className="m-4 h-60 rounded-md bg-sand/40" />;
+  if (!page) return <Waiting className="m-4 h-60" />;
   const headings = page.blocks.filter(({ kind, level }) => kind === 'heading' && level > 1);
   const top = Math.min(6, ...headings.map(({ level }) => level));
   return (
@@ -56,49 +58,50 @@ export function OpenedPage({
         {page.date ? ` · ${dayInWords(page.date, zone)}` : ''}
       </p>
       {page.description && <p className="mb-2 text-soft italic">{page.description}</p>}
-      <div role="tablist" aria-label="What of the page" className="mb-2 flex gap-4 border-b">
-        {(['headings', 'text'] as const).map((name) => (
-          <button
-            key={name}
-            type="button"
-            role="tab"
-            aria-selected={part === name}
-            onClick={() => setPart(name)}
-            className={`border-b-2 pb-0.5 ${part === name ? 'border-marram font-semibold' : 'border-transparent text-soft'}`}
-          >
-            {name === 'headings' ? `Headings ${headings.length}` : 'Text'}
-          </button>
-        ))}
-      </div>
-      {part === 'headings' ? (
-        headings.length === 0 ? (
-          <p className="text-soft">This page has no headings below its title.</p>
-        ) : (
-          <ul aria-label="Headings of the page">
-            {headings.map(({ id, text, level }) => (
-              <li
-                key={id}
-                className="border-t py-1 first:border-t-0"
-                style={{ paddingLeft: (level - top) * 18 }}
-              >
-                <span className="mr-2 text-[11px] text-soft">H{level}</span>
-                {text}
-              </li>
-            ))}
-          </ul>
-        )
-      ) : (
-        <article aria-label="Text of the page" className="space-y-2 font-serif text-[15px] leading-relaxed">
-          {page.blocks.map((block) => (
-            <p
-              key={block.id}
-              className={`${block.kind === 'heading' ? 'pt-2 font-semibold' : ''} ${block.inList ? 'ml-4' : ''}`}
+      <TabSet value={part} onChange={setPart}>
+        <TabRow
+          label="What of the page"
+          tabs={[
+            { id: 'headings', name: 'Headings', count: headings.length },
+            { id: 'text', name: 'Text' },
+          ]}
+          className="mb-2 border-b"
+        />
+        <TabPanel of={part}>
+          {part === 'headings' ? (
+            headings.length === 0 ? (
+              <p className="text-soft">This page has no headings below its title.</p>
+            ) : (
+              <ul aria-label="Headings of the page">
+                {headings.map(({ id, text, level }) => (
+                  <li
+                    key={id}
+                    className="border-t py-1 first:border-t-0"
+                    style={{ paddingLeft: (level - top) * 18 }}
+                  >
+                    <span className="mr-2 text-[11px] text-soft">H{level}</span>
+                    {text}
+                  </li>
+                ))}
+              </ul>
+            )
+          ) : (
+            <article
+              aria-label="Text of the page"
+              className="space-y-2 font-serif text-[15px] leading-relaxed"
             >
-              <Marked {...block} />
-            </p>
-          ))}
-        </article>
-      )}
+              {page.blocks.map((block) => (
+                <p
+                  key={block.id}
+                  className={`${block.kind === 'heading' ? 'pt-2 font-semibold' : ''} ${block.inList ? 'ml-4' : ''}`}
+                >
+                  <Marked {...block} />
+                </p>
+              ))}
+            </article>
+          )}
+        </TabPanel>
+      </TabSet>
     </div>
   );
 }

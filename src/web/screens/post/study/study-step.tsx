@@ -17,6 +17,8 @@ import { Button } from '../../../ui/button.tsx';
 import { dayInWords } from '../../../ui/day.ts';
 import { download } from '../../../ui/download.ts';
 import { many } from '../../../ui/figures.ts';
+import { TabPanel, TabRow, TabSet } from '../../../ui/tabs.tsx';
+import { Waiting } from '../../../ui/waiting.tsx';
 import { useZone } from '../../../ui/zone.ts';
 import { Editable } from '../editable.tsx';
 import { usePost } from '../post-context.ts';
@@ -89,7 +91,7 @@ export function StudyStep() {
       toast(`${many(read, 'page')} brought${broken ? `; ${many(broken, 'file')} could not be read` : ''}.`);
     return read;
   };
-  if (row === undefined) return <div aria-busy="true" className="m-6 h-60 rounded-md bg-sand/40" />;
+  if (row === undefined) return <Waiting className="m-6 h-60" />;
   const shareable = others.filter(
     ({ id, posts, facts }) => id !== row?.id && facts !== null && posts.length > 0,
   );
@@ -285,33 +287,13 @@ function Found({
         )
       ) : (
         <div className="flex min-h-0 flex-1 max-[760px]:flex-col">
-          <div className="flex min-w-0 flex-1 flex-col">
-            <div
-              role="tablist"
-              aria-label="What the pages share"
-              className="flex flex-wrap gap-x-4 gap-y-1 px-6 pt-1 pb-3"
-            >
-              {TABS.map((name) => (
-                <button
-                  key={name}
-                  type="button"
-                  role="tab"
-                  aria-selected={tab === name}
-                  onClick={() => setTab(name)}
-                  className={`border-b-2 pb-0.5 ${tab === name ? 'border-marram font-semibold' : 'border-transparent text-soft hover:text-ink'}`}
-                >
-                  {TAB_NAMES[name]}
-                  {counts[name] === undefined ? '' : ` ${counts[name]}`}
-                </button>
-              ))}
-            </div>
-            <div
-              role="tabpanel"
-              // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keyboard
-              tabIndex={0}
-              aria-label={TAB_NAMES[tab]}
-              className="min-h-0 flex-1 overflow-auto px-6 pb-8"
-            >
+          <TabSet value={tab} onChange={setTab} className="flex min-w-0 flex-1 flex-col">
+            <TabRow
+              label="What the pages share"
+              tabs={TABS.map((id) => ({ id, name: TAB_NAMES[id], count: counts[id] }))}
+              className="px-6 pt-1 pb-3"
+            />
+            <TabPanel of={tab} className="min-h-0 flex-1 overflow-auto px-6 pb-8">
               {tab === 'pages' && (
                 <>
                   {row.earlier && <ChangePanel studyId={row.id} stamp={stamp} />}
@@ -374,8 +356,8 @@ function Found({
                 />
               )}
               {tab === 'unsaid' && <UnsaidTab unsaid={view.study.unsaid} />}
-            </div>
-          </div>
+            </TabPanel>
+          </TabSet>
           {(tab === 'pages' || (tab === 'terms' && chosenTerm)) && (
             <aside
               aria-label={tab === 'terms' ? 'Term' : opened ? 'Page' : 'Bands'}

@@ -11,6 +11,7 @@ import { Button } from '../../../ui/button.tsx';
 import { copyText } from '../../../ui/copy-text.ts';
 import { countInWords, many } from '../../../ui/figures.ts';
 import { Hint } from '../../../ui/hint.tsx';
+import { Waiting } from '../../../ui/waiting.tsx';
 import { studyWorker } from '../../../workers/study-client.ts';
 import { Marked } from './opened-page.tsx';
 
@@ -227,7 +228,7 @@ export function TermPanel({ studyId, term, stamp }: { studyId: string; term: Ter
     <div className="px-4 py-3 text-[13px]">
       <h3 className="mb-1 font-semibold">"{term.form}" in use</h3>
       {!examples ? (
-        <div aria-busy="true" className="h-40 rounded-md bg-sand/40" />
+        <Waiting className="h-40" />
       ) : examples.length === 0 ? (
         <p className="text-soft">None of the pages taken in uses it in a sentence.</p>
       ) : (

@@ -1,6 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
-import { Link } from 'react-router';
 import { overlapsOf } from '../../../../core/research/index.ts';
 import type { SiteRow } from '../../../data/database.ts';
 import { changeList, holderOfList, holderOfPost, listsOf, withPhrases } from '../../../data/lists.ts';
@@ -10,7 +9,9 @@ import type { PostSession } from '../../../state/post/post-session.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
+import { Choice } from '../../../ui/choice.tsx';
 import { many } from '../../../ui/figures.ts';
+import { WordLink } from '../../../ui/word-link.tsx';
 
 /** Takes a target from a list, and says which other posts and lists hold the same phrases. */
 export function TargetLists({ site, session }: { session: PostSession; site: SiteRow }) {
@@ -71,19 +72,18 @@ export function TargetLists({ site, session }: { session: PostSession; site: Sit
         >
           <label className="min-w-0 flex-1">
             <span className="mb-1 block font-semibold">From a list</span>
-            <select
+            <Choice
               value={chosen}
-              onChange={(event) => setChosen(event.target.value)}
-              className="w-full rounded-md border px-2.5 py-1.5"
-            >
-              <option value="">Choose a keyword list</option>
-              {lists.map(({ id, name, phrases, postId: taken }) => (
-                <option key={id} value={id}>
-                  {name}, {many(phrases.length, 'phrase')}
-                  {taken === postId ? ', of this post' : taken ? ', of another post' : ''}
-                </option>
-              ))}
-            </select>
+              onChange={setChosen}
+              className="w-full px-2.5 py-1.5"
+              options={[
+                { value: '', name: 'Choose a keyword list' },
+                ...lists.map(({ id, name, phrases, postId: taken }) => ({
+                  value: id,
+                  name: `${name}, ${many(phrases.length, 'phrase')}${taken === postId ? ', of this post' : taken ? ', of another post' : ''}`,
+                })),
+              ]}
+            />
           </label>
           <Button type="submit" disabled={!chosen}>
             Take its phrases
@@ -96,16 +96,15 @@ export function TargetLists({ site, session }: { session: PostSession; site: Sit
           <ul className="text-[13px]">
             {grave.slice(0, 6).map(({ holder, degree, samePrimary, share, shared }) => (
               <li key={holder.id} className="border-t py-1.5">
-                <Link
+                <WordLink
                   to={
                     holder.id.startsWith('post ')
                       ? `/posts/${holder.id.slice(5)}/target`
                       : `/keywords/lists?list=${holder.id.slice(5)}`
                   }
-                  className="font-semibold text-marram underline decoration-marram/40 underline-offset-4"
                 >
                   {holder.name}
-                </Link>{' '}
+                </WordLink>{' '}
                 <span className="text-soft">{holder.id.startsWith('post ') ? 'post' : 'list'}</span>{' '}
                 <span className="text-ochre">
                   {degree === 'clash'

@@ -10,6 +10,7 @@ import { Button } from '../../../ui/button.tsx';
 import { ChoiceField } from '../../../ui/field.tsx';
 import { Ridge } from '../../../ui/ridge.tsx';
 import { StepChart } from '../../../ui/step-chart.tsx';
+import { Waiting } from '../../../ui/waiting.tsx';
 import { useZone } from '../../../ui/zone.ts';
 import { jobsWorker } from '../../../workers/jobs-client.ts';
 import { Editable } from '../editable.tsx';
@@ -37,7 +38,7 @@ export function Versions() {
       );
   }, [unscored, session]);
 
-  if (!rows) return <div aria-busy="true" className="m-6 h-40 rounded-md bg-sand/40" />;
+  if (!rows) return <Waiting />;
   const version = rows.find((row) => row.id === chosen) ?? rows[0];
   const earlier = version && rows[rows.indexOf(version) + 1];
   const now: VersionScore | null = report && { ...report, words };

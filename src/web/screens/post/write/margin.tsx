@@ -4,8 +4,10 @@ import { scoreAsPage } from '../../../../core/study/index.ts';
 import { noteOrderChosen, showEarnedSet } from '../../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { offerUndo } from '../../../state/undo.ts';
+import { Choice } from '../../../ui/choice.tsx';
 import { Earned, ToWin } from '../../../ui/earned.tsx';
 import { GROUP_NAMES } from '../../../ui/ridge.tsx';
+import { TabPanel, TabSet, TabStrip } from '../../../ui/tabs.tsx';
 import { useMedia } from '../../../ui/use-media.ts';
 import type { OfferedFix } from '../../../workers/scoring-worker.ts';
 import { Editable } from '../editable.tsx';
@@ -48,55 +50,46 @@ export function Margin(props: MarginProps) {
     );
   }, [report, facts]);
   return (
-    <div className="flex min-w-[300px] flex-1 items-stretch max-[760px]:min-w-0 max-[760px]:flex-none max-[760px]:border-t">
+    <TabSet
+      value={lens}
+      onChange={setLens}
+      upright
+      className="flex min-w-[300px] flex-1 items-stretch max-[760px]:min-w-0 max-[760px]:flex-none max-[760px]:border-t"
+    >
       <div className="w-[62px] shrink-0 border-l bg-sand/25">
-        <div
-          role="tablist"
-          aria-label="Margin"
-          aria-orientation="vertical"
-          className="sticky top-0 flex flex-col"
-        >
-          {(
-            [
-              ['notes', 'Notes', notes.length],
-              ['terms', 'Terms', facts ? Object.keys(coverage?.uses ?? {}).length : null],
-              ['questions', 'Questions', fields.questions.length || null],
-              ['ledger', 'Ledger', null],
-              ['trial', 'Try it', trial && report ? signed(report.score - trial.report.score) : null],
-            ] as const
-          ).map(([id, name, number]) => (
-            <button
-              key={id}
-              type="button"
-              role="tab"
-              aria-selected={lens === id}
-              onClick={() => setLens(id)}
-              className="border-b px-1 py-2.5 text-center text-[12px] text-soft aria-selected:bg-paper aria-selected:font-semibold aria-selected:text-ink"
-            >
-              {number !== null && <span className="block text-[15px] text-ink">{number}</span>}
-              {name}
-            </button>
-          ))}
-        </div>
+        <TabStrip
+          label="Margin"
+          tabs={[
+            { id: 'notes', name: 'Notes', count: notes.length },
+            { id: 'terms', name: 'Terms', count: facts ? Object.keys(coverage?.uses ?? {}).length : null },
+            { id: 'questions', name: 'Questions', count: fields.questions.length || null },
+            { id: 'ledger', name: 'Ledger' },
+            {
+              id: 'trial',
+              name: 'Try it',
+              count: trial && report ? signed(report.score - trial.report.score) : null,
+            },
+          ]}
+        />
       </div>
-      {lens === 'notes' ? (
-        <Notes {...props} notes={notes} />
-      ) : lens === 'terms' ? (
-        <TermsLens body={props.body} study={facts} />
-      ) : lens === 'questions' ? (
-        <Editable>
-          <QuestionsLens study={study ?? null} />
-        </Editable>
-      ) : lens === 'ledger' ? (
-        <ShortLedger criteria={report?.criteria ?? []} />
-      ) : (
-        <Editable>
+      <TabPanel of={lens} className="flex min-w-0 flex-1 items-stretch outline-offset-[-2px]">
+        {lens === 'notes' ? (
+          <Notes {...props} notes={notes} />
+        ) : lens === 'terms' ? (
+          <TermsLens body={props.body} study={facts} />
+        ) : lens === 'questions' ? (
+          <Editable>
+            <QuestionsLens study={study ?? null} />
+          </Editable>
+        ) : lens === 'ledger' ? (
+          <ShortLedger criteria={report?.criteria ?? []} />
+        ) : (
           <Editable>
             <TrialLens />
           </Editable>
-        </Editable>
-      )}
-    </div>
+        )}
+      </TabPanel>
+    </TabSet>
   );
 }
 
@@ -175,14 +168,15 @@ function Notes({
         </label>
         <label className="ml-auto flex min-w-0 items-center gap-1.5 max-[760px]:hidden">
           <span className="max-[1100px]:sr-only">Order</span>
-          <select
+          <Choice
             value={order}
-            onChange={(event) => dispatch(noteOrderChosen(event.target.value as 'place' | 'points'))}
-            className="min-w-0 rounded border px-1 py-0.5"
-          >
-            <option value="place">by place</option>
-            <option value="points">by points to win</option>
-          </select>
+            onChange={(next) => dispatch(noteOrderChosen(next))}
+            className="min-w-0 px-1 py-0.5"
+            options={[
+              { value: 'place', name: 'by place' },
+              { value: 'points', name: 'by points to win' },
+            ]}
+          />
         </label>
       </div>
       {notes.length === 0 && (

@@ -1,7 +1,7 @@
-import { Link } from 'react-router';
 import type { StudyRow } from '../../../data/database.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Earned } from '../../../ui/earned.tsx';
+import { WordLink } from '../../../ui/word-link.tsx';
 import { usePost } from '../post-context.ts';
 
 /** Questions the post is to answer beside the text, and those of the study that could be chosen. */
@@ -23,13 +23,9 @@ export function QuestionsLens({ study }: { study: StudyRow | null }) {
       {questions.length === 0 ? (
         <p className="text-soft">
           No question is chosen.{' '}
-          <Link
-            to="../target"
-            relative="path"
-            className="font-semibold text-marram underline underline-offset-4"
-          >
+          <WordLink to="../target" relative="path">
             Choose them on Target
-          </Link>{' '}
+          </WordLink>{' '}
           or below.
         </p>
       ) : (

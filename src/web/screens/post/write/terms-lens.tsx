@@ -1,9 +1,9 @@
 import { useRef, useState } from 'react';
-import { Link } from 'react-router';
 import { type StudyFacts, termBand } from '../../../../core/criteria/index.ts';
 import { scoreAsPage } from '../../../../core/study/index.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { WordLink } from '../../../ui/word-link.tsx';
 import { usePost } from '../post-context.ts';
 import type { BodyEditor } from './body-editor.ts';
 
@@ -18,13 +18,9 @@ export function TermsLens({ body, study }: { body: BodyEditor; study: StudyFacts
       <section aria-label="Terms" className="min-w-0 flex-1 px-4 pt-3 text-[13px]">
         <p className="text-soft">
           No pages were studied for this post yet.{' '}
-          <Link
-            to="../study"
-            relative="path"
-            className="font-semibold text-marram underline underline-offset-4"
-          >
+          <WordLink to="../study" relative="path">
             Study the result pages
-          </Link>{' '}
+          </WordLink>{' '}
           to see which terms they share.
         </p>
       </section>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { safeHref } from '../../../../../core/draft/index.ts';
+import { Choice } from '../../../../ui/choice.tsx';
 
 export interface FigureLayout {
   side: 'left' | 'right' | null;
@@ -24,15 +25,16 @@ export function FigureOptions({
     <div className="flex flex-wrap items-center gap-x-4 gap-y-1.5 text-[13px] text-soft">
       <label className="flex items-center gap-1.5">
         Side
-        <select
+        <Choice
           value={side ?? ''}
-          onChange={(event) => onChange({ side: (event.target.value || null) as FigureLayout['side'] })}
-          className="rounded border px-1 py-0.5 text-ink"
-        >
-          <option value="">whole width</option>
-          <option value="left">left of the text</option>
-          <option value="right">right of the text</option>
-        </select>
+          onChange={(next) => onChange({ side: next || null })}
+          className="px-1 py-0.5"
+          options={[
+            { value: '', name: 'whole width' },
+            { value: 'left', name: 'left of the text' },
+            { value: 'right', name: 'right of the text' },
+          ]}
+        />
       </label>
       <label className="flex items-center gap-1.5">
         Width
