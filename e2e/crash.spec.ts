@@ -3,8 +3,9 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, expect, type Page, test } from '@playwright/test';
+import { sized } from './steps/long-form.ts';
 
-const KILLS = 50;
+const KILLS = sized(8, 50);
 /** Milliseconds after which a typed word must outlive the browser. */
 const SAFE_AFTER = 1000;
 /** Milliseconds between two beats of the page, and the most between two while it was left to run. */

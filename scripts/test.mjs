@@ -1,10 +1,12 @@
-// Every check and every test, from a fresh clone. Ends with the plain line `N passed, N failed`.
+// Every check and every test, from a fresh clone; with LONG=1 in their long form. Ends with the plain line
+// `N passed, N failed`.
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { build, checkNode, fail, install, root } from './prepare.mjs';
 
 const bin = (name) => join(root, 'node_modules', '.bin', name);
+const began = Date.now();
 let passed = 0;
 let failed = 0;
 let skipped = 0;
@@ -99,5 +101,29 @@ if (existsSync(e2e)) {
   skipped += stats.skipped;
 } else failed += 1;
 
-console.log(`\n${passed} passed, ${failed} failed${skipped ? `, ${skipped} skipped` : ''}`);
+/** The tests that take longest, so that one that grew is seen. */
+function slowest(count) {
+  const times = [];
+  if (existsSync(unit))
+    for (const { name, assertionResults } of JSON.parse(readFileSync(unit, 'utf8')).testResults)
+      for (const { fullName, duration } of assertionResults)
+        times.push({ seconds: (duration ?? 0) / 1000, what: `${relative(root, name)}: ${fullName}` });
+  const visit = (suite) => {
+    for (const inner of suite.suites ?? []) visit(inner);
+    for (const { title, file, tests } of suite.specs ?? [])
+      for (const { results } of tests)
+        times.push({
+          seconds: results.reduce((sum, { duration }) => sum + duration, 0) / 1000,
+          what: `e2e/${file}: ${title}`,
+        });
+  };
+  if (existsSync(e2e)) visit(JSON.parse(readFileSync(e2e, 'utf8')));
+  console.log(`\n# the ${count} slowest tests`);
+  for (const { seconds, what } of times.sort((a, b) => b.seconds - a.seconds).slice(0, count))
+    console.log(`${seconds.toFixed(1).padStart(7)} s  ${what}`);
+}
+
+slowest(10);
+console.log(`\n${((Date.now() - began) / 60_000).toFixed(1)} minutes`);
+console.log(`${passed} passed, ${failed} failed${skipped ? `, ${skipped} skipped` : ''}`);
 process.exit(failed === 0 ? 0 : 1);

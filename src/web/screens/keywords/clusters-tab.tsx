@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
+import { Check } from '../../ui/check-field.tsx';
 import { countInWords, figureInWords, many } from '../../ui/figures.ts';
 import { longCall } from '../../workers/long-call.ts';
 import { researchWorker, told } from '../../workers/research-client.ts';
@@ -80,9 +81,8 @@ export function ClustersTab({
             return (
               <tr key={cluster.rows[0]} className="border-t align-top">
                 <td className="py-1.5">
-                  <input
-                    type="checkbox"
-                    aria-label={`Select the phrases of ${cluster.name}`}
+                  <Check
+                    name={`Select the phrases of ${cluster.name}`}
                     checked={all}
                     onChange={() =>
                       onSelect(
@@ -93,7 +93,6 @@ export function ClustersTab({
                         ),
                       )
                     }
-                    className="accent-marram"
                   />
                 </td>
                 <td className="py-1.5">

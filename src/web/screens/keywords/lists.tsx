@@ -10,7 +10,9 @@ import { postsOf } from '../../data/posts.ts';
 import { currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
+import { Empty } from '../../ui/empty.tsx';
 import { countInWords, many } from '../../ui/figures.ts';
+import { IconButton } from '../../ui/icon-button.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
 import { WordLink } from '../../ui/word-link.tsx';
 import { useFigures, volumeOf } from './list-figures.ts';
@@ -81,21 +83,22 @@ function ListDesk({ site, lists, posts }: { site: SiteRow; lists: ListRow[]; pos
         </div>
       </header>
       {lists.length === 0 ? (
-        <div className="mx-auto mt-16 max-w-md text-center">
-          <h2 className="mb-2 font-serif text-xl font-semibold">No lists yet</h2>
-          <p className="mb-4 text-soft">
-            A list holds the phrases of one post: one primary keyword, the rest supporting. Select phrases
-            under Phrases and press "Add to list", or begin an empty one and paste into it.
-          </p>
-          <div className="flex justify-center gap-3">
-            <Button look="main" onClick={() => attempt(create())}>
-              Begin a list
-            </Button>
-            <WordLink to="/keywords" className="self-center">
-              Find phrases
-            </WordLink>
-          </div>
-        </div>
+        <Empty
+          title="No lists yet"
+          ways={
+            <>
+              <Button look="main" onClick={() => attempt(create())}>
+                Begin a list
+              </Button>
+              <WordLink to="/keywords" className="self-center">
+                Find phrases
+              </WordLink>
+            </>
+          }
+        >
+          A list holds the phrases of one post: one primary keyword, the rest supporting. Select phrases under
+          Phrases and press "Add to list", or begin an empty one and paste into it.
+        </Empty>
       ) : showsMatrix ? (
         <OverlapMatrix holders={holders} lists={lists} />
       ) : (
@@ -132,24 +135,22 @@ function ListDesk({ site, lists, posts }: { site: SiteRow; lists: ListRow[]; pos
                       )}
                     </button>
                     <span className="flex flex-col opacity-0 group-focus-within:opacity-100 group-hover:opacity-100">
-                      <button
-                        type="button"
-                        aria-label={`Move ${each.name} up`}
+                      <IconButton
+                        name={`Move ${each.name} up`}
+                        icon={ArrowUp}
+                        size={13}
+                        className="p-0!"
                         disabled={at === 0}
                         onClick={() => attempt(moveList(site.id, each.id, -1))}
-                        className="text-soft hover:text-ink disabled:invisible"
-                      >
-                        <ArrowUp size={13} aria-hidden />
-                      </button>
-                      <button
-                        type="button"
-                        aria-label={`Move ${each.name} down`}
+                      />
+                      <IconButton
+                        name={`Move ${each.name} down`}
+                        icon={ArrowDown}
+                        size={13}
+                        className="p-0!"
                         disabled={at === lists.length - 1}
                         onClick={() => attempt(moveList(site.id, each.id, 1))}
-                        className="text-soft hover:text-ink disabled:invisible"
-                      >
-                        <ArrowDown size={13} aria-hidden />
-                      </button>
+                      />
                     </span>
                   </li>
                 );

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { INTENTS, type KeywordWish } from '../../../core/research/index.ts';
 import { Button } from '../../ui/button.tsx';
+import { CheckField } from '../../ui/check-field.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
 import { PanelButton } from '../../ui/panel-button.tsx';
@@ -113,24 +114,20 @@ export function PhraseFilters({
           ]}
         />
       </label>
-      <label className="flex items-center gap-1">
-        <input
-          type="checkbox"
-          checked={wish.questionsOnly}
-          onChange={(event) => setWish({ questionsOnly: event.target.checked })}
-          className="accent-marram"
-        />
+      <CheckField
+        checked={wish.questionsOnly}
+        onChange={(checked) => setWish({ questionsOnly: checked })}
+        className="flex items-center gap-1"
+      >
         Questions only
-      </label>
-      <label className="flex items-center gap-1">
-        <input
-          type="checkbox"
-          checked={wish.onNoList}
-          onChange={(event) => setWish({ onNoList: event.target.checked })}
-          className="accent-marram"
-        />
+      </CheckField>
+      <CheckField
+        checked={wish.onNoList}
+        onChange={(checked) => setWish({ onNoList: checked })}
+        className="flex items-center gap-1"
+      >
         On no list yet
-      </label>
+      </CheckField>
       <div className="ml-auto flex items-center gap-1.5">
         <Views
           wish={wish}
@@ -146,19 +143,18 @@ export function PhraseFilters({
           <fieldset className="flex flex-col gap-1.5">
             <legend className="mb-1 font-semibold">Columns</legend>
             {COLUMNS.map(({ key, name }) => (
-              <label key={key} className="flex items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="accent-marram"
-                  checked={columns.includes(key)}
-                  onChange={() =>
-                    setColumns(
-                      columns.includes(key) ? columns.filter((other) => other !== key) : [...columns, key],
-                    )
-                  }
-                />
+              <CheckField
+                key={key}
+                checked={columns.includes(key)}
+                onChange={() =>
+                  setColumns(
+                    columns.includes(key) ? columns.filter((other) => other !== key) : [...columns, key],
+                  )
+                }
+                className="flex items-center gap-2"
+              >
                 {name}
-              </label>
+              </CheckField>
             ))}
           </fieldset>
         </PanelButton>

@@ -2,6 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { KeywordSort, KeywordWish } from '../../../core/research/index.ts';
 import { monthIn } from '../../../core/site/index.ts';
+import { Check } from '../../ui/check-field.tsx';
 import { countInWords, figureInWords } from '../../ui/figures.ts';
 import { Hint } from '../../ui/hint.tsx';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
@@ -145,12 +146,10 @@ export function PhraseTable({
         <div role="rowgroup" className="sticky top-0 z-10 bg-paper">
           <div role="row" style={grid} className="grid items-center gap-x-3 border-b px-2 py-1.5 text-soft">
             <div role="columnheader">
-              <input
-                type="checkbox"
-                aria-label="Select all shown"
+              <Check
+                name="Select all shown"
                 checked={all}
                 onChange={() => onSelect(new Set(all ? [] : view.rows))}
-                className="accent-marram"
               />
             </div>
             <Heading name="Phrase" sort="phrase" wish={wish} onSort={onSort} />

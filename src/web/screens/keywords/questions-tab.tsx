@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { QUESTION_PLACES, type Question, type QuestionPlace } from '../../../core/research/index.ts';
+import { Check } from '../../ui/check-field.tsx';
 import { countInWords } from '../../ui/figures.ts';
 
 const PLACE_NAMES: Record<QuestionPlace, string> = {
@@ -51,16 +52,14 @@ export function QuestionsTab({
             key={`${where} ${text}`}
             className="grid grid-cols-[30px_1fr_170px_90px] items-center border-t py-1.5"
           >
-            <input
-              type="checkbox"
-              aria-label={`Select ${text}`}
+            <Check
+              name={`Select ${text}`}
               checked={selected.has(text)}
               onChange={() => {
                 const next = new Set(selected);
                 if (!next.delete(text)) next.add(text);
                 onSelect(next);
               }}
-              className="accent-marram"
             />
             <span>{text}</span>
             <span className="text-soft">{PLACE_NAMES[where]}</span>

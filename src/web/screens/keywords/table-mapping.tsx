@@ -11,6 +11,7 @@ import { dayIn } from '../../../core/site/index.ts';
 import { attempt, failureInWords } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
+import { CheckField } from '../../ui/check-field.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
 import { many } from '../../ui/figures.ts';
@@ -140,15 +141,13 @@ export function TableMapping({
         what each column holds; columns without a name are left out.
       </p>
       <div className="mb-3 flex flex-wrap items-end gap-4">
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            checked={headed}
-            onChange={(event) => setHeaded(event.target.checked)}
-            className="accent-marram"
-          />
+        <CheckField
+          checked={headed}
+          onChange={(checked) => setHeaded(checked)}
+          className="flex items-center gap-2"
+        >
           The first line names the columns
-        </label>
+        </CheckField>
         {kind === 'keywords' && (
           <div className="w-28">
             <Field label="Region">

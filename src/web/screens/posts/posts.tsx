@@ -13,11 +13,13 @@ import { staleScores } from '../../data/stale-scores.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
+import { Check } from '../../ui/check-field.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { dayInWords } from '../../ui/day.ts';
 import { download } from '../../ui/download.ts';
 import { droppedFiles } from '../../ui/dropped-files.ts';
 import { ToWin } from '../../ui/earned.tsx';
+import { Empty } from '../../ui/empty.tsx';
 import { Ridge } from '../../ui/ridge.tsx';
 import { STATUS_NAMES } from '../../ui/status-names.ts';
 import { useZone } from '../../ui/zone.ts';
@@ -195,7 +197,7 @@ export function Posts() {
           ))}
         </div>
       ) : lines.length === 0 ? (
-        <Empty onNew={() => attempt(create())} onImport={() => navigate('/import')} />
+        <NoPosts onNew={() => attempt(create())} onImport={() => navigate('/import')} />
       ) : (
         <Table
           shown={shown}
@@ -211,21 +213,22 @@ export function Posts() {
   );
 }
 
-function Empty({ onNew, onImport }: { onNew: () => void; onImport: () => void }) {
+function NoPosts({ onNew, onImport }: { onNew: () => void; onImport: () => void }) {
   return (
-    <div className="mx-auto mt-16 max-w-md text-center">
-      <h2 className="mb-2 font-serif text-xl font-semibold">No posts yet</h2>
-      <p className="mb-4 text-soft">
-        This is where your posts stand, with what each would gain next. Begin one with its keyword, or bring
-        in what you have: drop files here, or import a folder, a feed or a zip.
-      </p>
-      <div className="flex justify-center gap-3">
-        <Button look="main" onClick={onNew}>
-          Begin a post
-        </Button>
-        <Button onClick={onImport}>Import</Button>
-      </div>
-    </div>
+    <Empty
+      title="No posts yet"
+      ways={
+        <>
+          <Button look="main" onClick={onNew}>
+            Begin a post
+          </Button>
+          <Button onClick={onImport}>Import</Button>
+        </>
+      }
+    >
+      This is where your posts stand, with what each would gain next. Begin one with its keyword, or bring in
+      what you have: drop files here, or import a folder, a feed or a zip.
+    </Empty>
   );
 }
 
@@ -289,12 +292,10 @@ function Table({ shown, wish, setWish, selected, setSelected, remove, startFrom 
         <div role="rowgroup" className="sticky top-0 z-10 bg-paper">
           <div role="row" className={`${GRID} border-b py-2 text-soft`}>
             <div role="columnheader">
-              <input
-                type="checkbox"
-                aria-label="Select all shown"
+              <Check
+                name="Select all shown"
                 checked={all}
                 onChange={() => setSelected(new Set(all ? [] : shown.map(({ row }) => row.id)))}
-                className="accent-marram"
               />
             </div>
             {COLUMNS.map(({ key, name }) => heading(key, name))}
@@ -319,12 +320,10 @@ function Table({ shown, wish, setWish, selected, setSelected, remove, startFrom 
                 style={{ height: ROW, transform: `translateY(${start}px)` }}
               >
                 <div role="cell">
-                  <input
-                    type="checkbox"
-                    aria-label={`Select ${name}`}
+                  <Check
+                    name={`Select ${name}`}
                     checked={selected.has(row.id)}
                     onChange={() => toggle(row.id)}
-                    className="accent-marram"
                   />
                 </div>
                 <div role="cell" className="min-w-0">

@@ -9,6 +9,8 @@ import { currentSite, removePages, restorePages } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
+import { Check } from '../../ui/check-field.tsx';
+import { Empty } from '../../ui/empty.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
 
 const ROW = 40;
@@ -82,19 +84,20 @@ export function Site() {
         )}
       </header>
       {pages.length === 0 ? (
-        <div className="mx-auto mt-16 max-w-md px-6 text-center">
-          <h2 className="mb-2 font-serif text-xl font-semibold">The pages of your site are not known yet</h2>
-          <p className="mb-4 text-soft">
-            Until they are, a link to your own site counts as neither dead nor live. A sitemap, a feed or a
-            list of addresses tells them; then links to them are offered while you write, and checked.
-          </p>
-          <Link
-            to="/import"
-            className="rounded-md bg-marram px-3 py-1.5 font-semibold text-paper hover:opacity-90"
-          >
-            Bring in the pages
-          </Link>
-        </div>
+        <Empty
+          title="The pages of your site are not known yet"
+          ways={
+            <Link
+              to="/import"
+              className="rounded-md bg-marram px-3 py-1.5 font-semibold text-paper hover:opacity-90"
+            >
+              Bring in the pages
+            </Link>
+          }
+        >
+          Until they are, a link to your own site counts as neither dead nor live. A sitemap, a feed or a list
+          of addresses tells them; then links to them are offered while you write, and checked.
+        </Empty>
       ) : (
         <Pages
           shown={shown}
@@ -139,12 +142,10 @@ function Pages({
         <div role="rowgroup" className="sticky top-0 z-10 bg-paper">
           <div role="row" className={`${GRID} border-b py-2 text-soft`}>
             <div role="columnheader">
-              <input
-                type="checkbox"
-                aria-label="Select all shown"
+              <Check
+                name="Select all shown"
                 checked={all}
                 onChange={() => setSelected(new Set(all ? [] : shown.map((row) => row.path)))}
-                className="accent-marram"
               />
             </div>
             <div role="columnheader">Address</div>
@@ -166,12 +167,10 @@ function Pages({
                 style={{ height: ROW, transform: `translateY(${start}px)` }}
               >
                 <div role="cell">
-                  <input
-                    type="checkbox"
-                    aria-label={`Select ${row.address}`}
+                  <Check
+                    name={`Select ${row.address}`}
                     checked={selected.has(row.path)}
                     onChange={() => toggle(row.path)}
-                    className="accent-marram"
                   />
                 </div>
                 <div role="cell" className="truncate" title={row.address} dir="auto">

@@ -6,6 +6,7 @@ import { BRIEF_PARTS, type Brief, type BriefPart, PART_NAMES } from '../../../..
 import type { BriefRow, StudyRow } from '../../../data/database.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
+import { Check } from '../../../ui/check-field.tsx';
 import { ChipsField } from '../../../ui/chips-field.tsx';
 import { TextField } from '../../../ui/field.tsx';
 import { countInWords, many } from '../../../ui/figures.ts';
@@ -196,18 +197,15 @@ export function BriefParts({
             className="grid grid-cols-[190px_1fr] gap-x-5 border-t py-3 text-[13px] max-[700px]:grid-cols-1"
           >
             <label className="flex items-start gap-2 font-semibold">
-              <input
-                type="checkbox"
+              <Check
+                name={`${PART_NAMES[part]} goes in`}
                 checked={goesIn}
-                aria-label={`${PART_NAMES[part]} goes in`}
-                onChange={(event) =>
+                onChange={(checked) =>
                   onChange({
-                    left: event.target.checked
-                      ? row.left.filter((each) => each !== part)
-                      : [...row.left, part],
+                    left: checked ? row.left.filter((each) => each !== part) : [...row.left, part],
                   })
                 }
-                className="mt-0.5 accent-marram"
+                className="mt-0.5"
               />
               {PART_NAMES[part]}
             </label>

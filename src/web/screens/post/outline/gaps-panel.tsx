@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Gap } from '../../../../core/outline/index.ts';
 import { Button } from '../../../ui/button.tsx';
+import { CheckField } from '../../../ui/check-field.tsx';
 import { Earned } from '../../../ui/earned.tsx';
 import { many } from '../../../ui/figures.ts';
 import type { PlanView } from '../../../workers/plan.ts';
@@ -93,13 +94,12 @@ export function GapsPanel({
             <ul>
               {gaps.map((gap) => (
                 <li key={gap.text} className="border-t py-1">
-                  <label className="flex items-start gap-2">
-                    <input
-                      type="checkbox"
-                      checked={isChosen(gap)}
-                      onChange={() => setTurned(toggled(turned, gap.text))}
-                      className="mt-0.5 accent-marram"
-                    />
+                  <CheckField
+                    checked={isChosen(gap)}
+                    onChange={() => setTurned(toggled(turned, gap.text))}
+                    className="flex items-start gap-2"
+                    boxClassName="mt-0.5"
+                  >
                     <span className="min-w-0 flex-1">
                       {gap.text}
                       <span className="block text-soft">
@@ -110,7 +110,7 @@ export function GapsPanel({
                     <span className="text-soft tabular-nums" title="Share of the pages that have it">
                       {Math.round(gap.share * 100)} %
                     </span>
-                  </label>
+                  </CheckField>
                 </li>
               ))}
             </ul>
@@ -131,15 +131,14 @@ export function GapsPanel({
           <ul>
             {questions.map((text) => (
               <li key={text} className="border-t py-1">
-                <label className="flex items-start gap-2">
-                  <input
-                    type="checkbox"
-                    checked={asked.has(text)}
-                    onChange={() => setAsked(toggled(asked, text))}
-                    className="mt-0.5 accent-marram"
-                  />
+                <CheckField
+                  checked={asked.has(text)}
+                  onChange={() => setAsked(toggled(asked, text))}
+                  className="flex items-start gap-2"
+                  boxClassName="mt-0.5"
+                >
                   {text}
-                </label>
+                </CheckField>
               </li>
             ))}
           </ul>

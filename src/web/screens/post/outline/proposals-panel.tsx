@@ -13,6 +13,7 @@ import {
 import { generationsOf, keepGenerations } from '../../../data/briefs.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { Button } from '../../../ui/button.tsx';
+import { CheckField } from '../../../ui/check-field.tsx';
 import { many } from '../../../ui/figures.ts';
 import type { PlanWish } from '../../../workers/plan.ts';
 import { studyWorker } from '../../../workers/study-client.ts';
@@ -152,17 +153,16 @@ export function ProposalsPanel({
           <ul className="px-3 py-1">
             {branches(proposal.items).map(([head, ...below], of) => (
               <li key={head.text} className="border-t py-1 first:border-t-0">
-                <label className="flex items-start gap-2">
-                  <input
-                    type="checkbox"
-                    checked={chosen.has(`${at} ${of}`)}
-                    onChange={() => {
-                      const next = new Set(chosen);
-                      if (!next.delete(`${at} ${of}`)) next.add(`${at} ${of}`);
-                      setChosen(next);
-                    }}
-                    className="mt-0.5 accent-marram"
-                  />
+                <CheckField
+                  checked={chosen.has(`${at} ${of}`)}
+                  onChange={() => {
+                    const next = new Set(chosen);
+                    if (!next.delete(`${at} ${of}`)) next.add(`${at} ${of}`);
+                    setChosen(next);
+                  }}
+                  className="flex items-start gap-2"
+                  boxClassName="mt-0.5"
+                >
                   <span className="min-w-0 flex-1">
                     {head.text}
                     {head.grounds.length > 0 && (
@@ -174,7 +174,7 @@ export function ProposalsPanel({
                       </span>
                     ))}
                   </span>
-                </label>
+                </CheckField>
               </li>
             ))}
           </ul>

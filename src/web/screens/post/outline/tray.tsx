@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { asQuestion } from '../../../../core/outline/index.ts';
 import type { Study } from '../../../../core/study/index.ts';
 import { Button } from '../../../ui/button.tsx';
+import { Check } from '../../../ui/check-field.tsx';
 import { DraggableItem } from '../../../ui/draggable-row.tsx';
 import { many } from '../../../ui/figures.ts';
 
@@ -129,16 +130,15 @@ export function Tray({
       <ul aria-label="What can be pulled in">
         {found.map((item) => (
           <DraggableItem key={item.id} id={item.id} name={item.text}>
-            <input
-              type="checkbox"
-              aria-label={`Select ${item.text}`}
+            <Check
+              name={`Select ${item.text}`}
               checked={chosen.has(item.id)}
               onChange={() => {
                 const next = new Set(chosen);
                 if (!next.delete(item.id)) next.add(item.id);
                 setChosen(next);
               }}
-              className="mt-1 accent-marram"
+              className="mt-1"
             />
             <span className="min-w-0 flex-1 break-words">
               {kind === 'figures' ? item.said : item.text}

@@ -2,6 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { setTick, ticksOf } from '../../../data/ticks.ts';
 import { attempt } from '../../../state/attempt.ts';
+import { CheckField } from '../../../ui/check-field.tsx';
 import { WordLink } from '../../../ui/word-link.tsx';
 import type { PostContext } from '../post-context.ts';
 
@@ -35,15 +36,14 @@ export function HouseChecklist({ session, site }: PostContext) {
         <ul>
           {checklist.map(({ id, text }) => (
             <li key={id}>
-              <label className="flex items-start gap-2.5 py-1">
-                <input
-                  type="checkbox"
-                  checked={isTicked(id)}
-                  onChange={(event) => tick(id, event.target.checked)}
-                  className="mt-1 accent-marram"
-                />
+              <CheckField
+                checked={isTicked(id)}
+                onChange={(checked) => tick(id, checked)}
+                className="flex items-start gap-2.5 py-1"
+                boxClassName="mt-1"
+              >
                 {text}
-              </label>
+              </CheckField>
             </li>
           ))}
         </ul>

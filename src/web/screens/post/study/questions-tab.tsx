@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { StudyQuestion } from '../../../../core/study/index.ts';
+import { Check } from '../../../ui/check-field.tsx';
 import { countInWords, many, percent } from '../../../ui/figures.ts';
 
 const PLACES: Record<string, string> = {
@@ -43,12 +44,10 @@ export function QuestionsTab({
         {questions.map(({ text, volume, wordings, pages, share }) => (
           <tr key={text} className="border-t align-top">
             <td className="py-1.5">
-              <input
-                type="checkbox"
-                aria-label={`Answer ${text}`}
+              <Check
+                name={`Answer ${text}`}
                 checked={chosen.includes(text)}
-                onChange={(event) => onChoose(text, event.target.checked)}
-                className="accent-marram"
+                onChange={(checked) => onChoose(text, checked)}
               />
             </td>
             <td className="py-1.5">

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Statement } from '../../../../core/study/index.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { Button } from '../../../ui/button.tsx';
+import { Check } from '../../../ui/check-field.tsx';
 import { copyText } from '../../../ui/copy-text.ts';
 import { countInWords, many } from '../../../ui/figures.ts';
 
@@ -50,14 +51,12 @@ export function StatementsTab({
               </p>
             </div>
             <label className="flex shrink-0 items-center gap-1.5 text-soft">
-              <input
-                type="checkbox"
-                aria-label={`In the brief: ${statement.text.slice(0, 60)}`}
+              <Check
+                name={`In the brief: ${statement.text.slice(0, 60)}`}
                 checked={chosen.some(
                   ({ address, text }) => address === statement.address && text === statement.text,
                 )}
-                onChange={(event) => onChoose(statement, event.target.checked)}
-                className="accent-marram"
+                onChange={(checked) => onChoose(statement, checked)}
               />
               in the brief
             </label>

@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { FileInput } from '../../../ui/file-button.tsx';
+import { IconButton } from '../../../ui/icon-button.tsx';
 import { AltField, PicturePlaceholder } from './picture-fields.tsx';
 import { type FigureLayout, FigureOptions } from './pictures/figure-options.tsx';
 import { keptPicture } from './pictures/insert-pictures.ts';
@@ -63,24 +64,8 @@ export function FigureView({ node, updateAttributes, deleteNode, selected }: Nod
           >
             Layout
           </button>
-          <button
-            type="button"
-            aria-label="Choose another file"
-            title="Choose another file"
-            onClick={() => input.current?.click()}
-            className="rounded p-1 text-soft hover:text-ink"
-          >
-            <ImageUp size={15} aria-hidden />
-          </button>
-          <button
-            type="button"
-            aria-label="Remove the picture"
-            title="Remove the picture"
-            onClick={deleteNode}
-            className="rounded p-1 text-soft hover:text-rust"
-          >
-            <Trash2 size={15} aria-hidden />
-          </button>
+          <IconButton name="Choose another file" icon={ImageUp} onClick={() => input.current?.click()} />
+          <IconButton name="Remove the picture" icon={Trash2} grave onClick={deleteNode} />
           <FileInput
             ref={input}
             label="Another file for the picture"

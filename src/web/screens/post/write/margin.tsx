@@ -4,6 +4,7 @@ import { scoreAsPage } from '../../../../core/study/index.ts';
 import { noteOrderChosen, showEarnedSet } from '../../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { offerUndo } from '../../../state/undo.ts';
+import { CheckField } from '../../../ui/check-field.tsx';
 import { Choice } from '../../../ui/choice.tsx';
 import { Earned, ToWin } from '../../../ui/earned.tsx';
 import { GROUP_NAMES } from '../../../ui/ridge.tsx';
@@ -157,15 +158,13 @@ function Notes({
   return (
     <section aria-label="Notes" className="min-w-0 flex-1 px-4">
       <div className="sticky top-0 z-10 flex items-center gap-3 bg-paper py-1.5 text-[13px] text-soft">
-        <label className="flex items-center gap-1.5 whitespace-nowrap">
-          <input
-            type="checkbox"
-            checked={showEarned}
-            onChange={(event) => dispatch(showEarnedSet(event.target.checked))}
-            className="accent-marram"
-          />
+        <CheckField
+          checked={showEarned}
+          onChange={(checked) => dispatch(showEarnedSet(checked))}
+          className="flex items-center gap-1.5 whitespace-nowrap"
+        >
           Earned too
-        </label>
+        </CheckField>
         <label className="ml-auto flex min-w-0 items-center gap-1.5 max-[760px]:hidden">
           <span className="max-[1100px]:sr-only">Order</span>
           <Choice

@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { CheckField } from '../../../ui/check-field.tsx';
 
 /** Alternative text of a picture, with the choice to mark it as decorative. */
 export function AltField({
@@ -24,15 +25,13 @@ export function AltField({
         onChange={(event) => onChange(event.target.value === '' ? null : event.target.value)}
         className="min-w-0 flex-1 rounded-md border px-2 py-1"
       />
-      <label className="flex shrink-0 items-center gap-1.5 text-soft">
-        <input
-          type="checkbox"
-          checked={alt === ''}
-          onChange={(event) => onChange(event.target.checked ? '' : null)}
-          className="accent-marram"
-        />
+      <CheckField
+        checked={alt === ''}
+        onChange={(checked) => onChange(checked ? '' : null)}
+        className="flex shrink-0 items-center gap-1.5 text-soft"
+      >
         Decorative
-      </label>
+      </CheckField>
     </div>
   );
 }

@@ -3,6 +3,7 @@ import { type StudyFacts, termBand } from '../../../../core/criteria/index.ts';
 import { scoreAsPage } from '../../../../core/study/index.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { CheckField } from '../../../ui/check-field.tsx';
 import { WordLink } from '../../../ui/word-link.tsx';
 import { usePost } from '../post-context.ts';
 import type { BodyEditor } from './body-editor.ts';
@@ -47,15 +48,13 @@ export function TermsLens({ body, study }: { body: BodyEditor; study: StudyFacts
           helps a reader.
         </p>
       )}
-      <label className="mb-2 flex items-center gap-1.5 text-soft">
-        <input
-          type="checkbox"
-          checked={missing}
-          onChange={(event) => setMissing(event.target.checked)}
-          className="accent-marram"
-        />
+      <CheckField
+        checked={missing}
+        onChange={(checked) => setMissing(checked)}
+        className="mb-2 flex items-center gap-1.5 text-soft"
+      >
         Only those that are missing
-      </label>
+      </CheckField>
       {(['staple', 'supporting'] as const).map((group) => {
         const own = study.terms
           .filter((term) => term.group === group)

@@ -8,6 +8,8 @@ import { useAppDispatch } from '../../../../state/store.ts';
 import { offerUndo } from '../../../../state/undo.ts';
 import { findingSet } from '../../../../state/view.ts';
 import { Button } from '../../../../ui/button.tsx';
+import { CheckField } from '../../../../ui/check-field.tsx';
+import { IconButton } from '../../../../ui/icon-button.tsx';
 import { isEnter } from '../../../../ui/keys.ts';
 
 /** Every place of a query in the text. */
@@ -113,24 +115,12 @@ export function FindBar({ editor, session }: { editor: Editor; session: PostSess
       </span>
       <IconButton name="Previous place" onClick={() => run(findPrev)} icon={ArrowUp} />
       <IconButton name="Next place" onClick={() => run(findNext)} icon={ArrowDown} />
-      <label className="flex items-center gap-1.5">
-        <input
-          type="checkbox"
-          checked={caseSensitive}
-          onChange={(event) => setCaseSensitive(event.target.checked)}
-          className="accent-marram"
-        />
+      <CheckField checked={caseSensitive} onChange={(checked) => setCaseSensitive(checked)}>
         Same case
-      </label>
-      <label className="flex items-center gap-1.5">
-        <input
-          type="checkbox"
-          checked={wholeWord}
-          onChange={(event) => setWholeWord(event.target.checked)}
-          className="accent-marram"
-        />
+      </CheckField>
+      <CheckField checked={wholeWord} onChange={(checked) => setWholeWord(checked)}>
         Whole words
-      </label>
+      </CheckField>
       <span className="flex items-center gap-2">
         <input
           aria-label="Replace with"
@@ -154,19 +144,5 @@ export function FindBar({ editor, session }: { editor: Editor; session: PostSess
         <IconButton name="Close find and replace" onClick={close} icon={X} />
       </span>
     </search>
-  );
-}
-
-function IconButton({ name, onClick, icon: Icon }: { name: string; onClick: () => void; icon: typeof X }) {
-  return (
-    <button
-      type="button"
-      aria-label={name}
-      title={name}
-      onClick={onClick}
-      className="rounded p-1 text-soft hover:bg-paper hover:text-ink"
-    >
-      <Icon size={15} aria-hidden />
-    </button>
   );
 }

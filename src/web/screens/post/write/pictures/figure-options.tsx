@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { safeHref } from '../../../../../core/draft/index.ts';
+import { CheckField } from '../../../../ui/check-field.tsx';
 import { Choice } from '../../../../ui/choice.tsx';
 
 export interface FigureLayout {
@@ -67,15 +68,9 @@ export function FigureOptions({
           className="min-w-0 flex-1 rounded border px-1.5 py-0.5 text-ink"
         />
       </label>
-      <label className="flex items-center gap-1.5">
-        <input
-          type="checkbox"
-          checked={enlarge}
-          onChange={(event) => onChange({ enlarge: event.target.checked })}
-          className="accent-marram"
-        />
+      <CheckField checked={enlarge} onChange={(checked) => onChange({ enlarge: checked })}>
         Enlarge on click
-      </label>
+      </CheckField>
       {badLink && (
         <span role="alert" className="w-full text-rust">
           {typed} is no address that a page may link to. Begin it with https:// or /.
