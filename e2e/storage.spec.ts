@@ -1,5 +1,7 @@
+import { readFileSync } from 'node:fs';
 import { expect, type Page, test } from '@playwright/test';
-import { downloaded, exactScore, openPost, saved, scoreOf } from './steps/writer.ts';
+import { strFromU8, unzipSync } from 'fflate';
+import { downloaded, exactScore, goTo, openPost, saved, scoreOf } from './steps/writer.ts';
 
 const draft = (page: Page) => page.getByRole('textbox', { name: 'Draft' });
 /** Bytes: more than the demo, less than the demo and a text of the same size. */
@@ -73,6 +75,45 @@ test('full storage is told in words, the text can be saved as a file, and saving
   await expect(told).toBeHidden({ timeout: 30_000 });
   await saved(page);
   await page.reload();
+  await expect(draft(page)).toContainText('THE-LAST-WORD');
+});
+
+test('a post that cannot be saved is left only with its text in hand', async ({ page, context }) => {
+  await page.goto('/healthz');
+  const session = await context.newCDPSession(page);
+  const { origin } = new URL(page.url());
+  await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: ROOM });
+  await openPost(page, TITLE);
+  await type(page, ` ${wordsThatDoNotPack(ROOM)} THE-LAST-WORD`);
+  await expect(page.getByRole('alert').filter({ hasText: 'storage is full' })).toBeVisible();
+  // Walking within the post is no leaving; what goes out is what stands on the screen.
+  await goTo(page, 'Release');
+  const docx = await downloaded(page, () => page.getByRole('button', { name: '.docx' }).click());
+  const parts = unzipSync(new Uint8Array(readFileSync(await docx.file.path())));
+  expect(strFromU8(parts['word/document.xml'])).toContain('THE-LAST-WORD');
+
+  const toPosts = page.getByRole('link', { name: 'Posts', exact: true });
+  await toPosts.click();
+  const asked = page.getByRole('alertdialog', { name: 'This post is not saved' });
+  await expect(asked).toContainText('storage is full');
+  await asked.getByRole('button', { name: 'Try again, then leave' }).click();
+  await expect(asked.getByRole('alert')).toHaveText('It still could not be saved.');
+  await asked.getByRole('button', { name: 'Stay' }).click();
+  await expect(asked).toBeHidden();
+  await expect(page.getByLabel('Status')).toBeVisible();
+
+  await toPosts.click();
+  const { text } = await downloaded(page, () =>
+    asked.getByRole('button', { name: 'Save as a file, then leave' }).click(),
+  );
+  expect(text).toContain('THE-LAST-WORD');
+  await expect(page.getByRole('table', { name: 'Posts' })).toBeVisible();
+  // It is held on to until it is saved after all.
+  await expect(page.getByText(/could not be saved before it was left/)).toBeVisible();
+  await session.send('Storage.overrideQuotaForOrigin', { origin });
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByText(/is saved\.$/)).toBeVisible();
+  await page.getByRole('table', { name: 'Posts' }).getByRole('link', { name: TITLE }).click();
   await expect(draft(page)).toContainText('THE-LAST-WORD');
 });
 

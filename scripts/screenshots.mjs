@@ -1,4 +1,5 @@
-// Takes the pictures of docs/screenshots/ from the demo data. Starts and stops its own server.
+// Takes the pictures of docs/screenshots/ from the demo data, or those that are named: `npm run screenshots -- write`.
+// Starts and stops its own server.
 import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
 import { root } from './prepare.mjs';
@@ -72,7 +73,7 @@ async function aroundASeed(page) {
 /** Phrases chosen by drawing around them. */
 async function aroundPoints(page) {
   await page.getByRole('button', { name: 'Chart' }).click();
-  const chart = page.getByRole('img', { name: /phrases by difficulty/ });
+  const chart = page.getByRole('img', { name: /^[1-9][\d,]* phrases by difficulty/ });
   await chart.waitFor();
   const box = await chart.boundingBox();
   await page.mouse.move(box.x + 60, box.y + 40);
@@ -197,11 +198,14 @@ const server = spawn(process.execPath, ['scripts/run.mjs', '--demo'], {
 await new Promise((ready) =>
   server.stdout.on('data', (chunk) => String(chunk).includes('is ready at') && ready()),
 );
+process.on('exit', () => server.kill('SIGTERM'));
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
+const named = process.argv.slice(2);
 for (const { file, path, dark, bare, before } of VIEWS) {
+  if (named.length > 0 && !named.includes(file)) continue;
   const context = await browser.newContext({
     viewport: { width: 1280, height: 800 },
     colorScheme: dark ? 'dark' : 'light',

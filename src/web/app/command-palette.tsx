@@ -26,7 +26,7 @@ export function CommandPalette({ onClose }: { onClose: () => void }) {
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-veil" />
         <Dialog.Content aria-describedby={undefined} className={FRAME}>
           <Dialog.Title className="sr-only">Actions</Dialog.Title>
           <Palette label="Actions" loop>
@@ -104,7 +104,7 @@ export function ShortcutList({ onClose }: { onClose: () => void }) {
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-veil" />
         <Dialog.Content
           aria-describedby={undefined}
           className={`${FRAME} max-h-[76vh] overflow-auto px-6 py-5`}

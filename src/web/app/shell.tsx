@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { KeyRound, Lightbulb, NotebookPen, Ruler, Sunrise, Waypoints } from 'lucide-react';
 import { Tooltip } from 'radix-ui';
+import type { CSSProperties } from 'react';
 import { NavLink, Outlet, ScrollRestoration } from 'react-router';
 import { Toaster } from 'sonner';
 import { currentSite } from '../data/sites.ts';
@@ -63,7 +64,13 @@ export function Shell() {
         <ScrollRestoration />
         <Toaster
           position="bottom-center"
-          style={{ fontFamily: "'Public Sans Variable', system-ui, sans-serif" }}
+          style={
+            {
+              fontFamily: "'Public Sans Variable', system-ui, sans-serif",
+              // Wide enough for a sentence and two buttons beside it.
+              '--width': 'min(480px, 94vw)',
+            } as CSSProperties
+          }
           toastOptions={{
             style: {
               background: 'var(--c-sheet)',

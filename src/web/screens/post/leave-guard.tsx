@@ -35,7 +35,7 @@ export function LeaveGuard({ session }: { session: PostSession }) {
   return (
     <AlertDialog.Root open onOpenChange={(open) => !open && blocker.reset()}>
       <AlertDialog.Portal>
-        <AlertDialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
+        <AlertDialog.Overlay className="fixed inset-0 z-40 bg-veil" />
         <AlertDialog.Content className="rise fixed top-[18vh] left-1/2 z-50 w-[min(520px,94vw)] -translate-x-1/2 rounded-md border bg-paper p-6">
           <AlertDialog.Title className="mb-2 font-serif text-xl font-semibold">
             This post is not saved

@@ -40,5 +40,5 @@ export function tellUnsaved(content: PostContent, tryAgain: () => Promise<boolea
         },
       },
     });
-  tell(`"${name}" could not be saved before it was left. Its text is held in this window only.`);
+  tell(`"${name}" could not be saved before it was left. It is held in this window only.`);
 }

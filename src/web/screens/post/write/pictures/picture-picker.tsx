@@ -28,7 +28,7 @@ export function PicturePicker({
   return (
     <Dialog.Root open={open} onOpenChange={(next) => !next && onClose()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-veil" />
         <Dialog.Content
           aria-describedby={undefined}
           className="rise fixed top-[10vh] left-1/2 z-50 flex max-h-[80vh] w-[min(820px,94vw)] -translate-x-1/2 flex-col rounded-md border bg-paper p-5"
