@@ -7,6 +7,14 @@ const upward = coreOrder.map((room, at) => ({
   from: { path: `^src/core/${room}/`, pathNot: '\\.test(-data)?\\.ts$' },
   to: { path: `^src/core/(${[...coreOrder.slice(at + 1), ...above].join('|')})/` },
 }));
+/** Rooms of the web application, the lowest first: each may use those below it, and none above. */
+const webOrder = ['data', 'workers', 'state', 'screens', 'app'];
+const webUpward = webOrder.slice(0, -1).map((room, at) => ({
+  name: `web-${room}-looks-down-only`,
+  severity: 'error',
+  from: { path: `^src/web/${room}/`, pathNot: '\\.test(-data)?\\.tsx?$' },
+  to: { path: `^src/web/(${webOrder.slice(at + 1).join('|')})/` },
+}));
 module.exports = {
   forbidden: [
     {
@@ -34,6 +42,13 @@ module.exports = {
       to: { path: 'node_modules/(react|react-dom|dexie|express|@tiptap)/' },
     },
     ...upward,
+    ...webUpward,
+    {
+      name: 'services-know-no-room-above',
+      severity: 'error',
+      from: { path: '^src/web/services/' },
+      to: { path: '^src/web/(data|workers|state|screens|app|ui)/' },
+    },
     {
       name: 'cli-stands-alone',
       severity: 'error',

@@ -5,7 +5,7 @@ import { type Command, commandFor } from '../state/commands.ts';
 import { themeChosen } from '../state/preferences.ts';
 import { saveBackup } from '../state/save-backup.ts';
 import { useAppDispatch } from '../state/store.ts';
-import { useCommands } from './use-commands.ts';
+import { useCommands } from '../state/use-commands.ts';
 
 const CommandPalette = lazy(async () => ({
   default: (await import('./command-palette.tsx')).CommandPalette,

@@ -3,10 +3,10 @@ import { fillDemo } from '../data/demo.ts';
 import { purgeDeleted } from '../data/posts.ts';
 import { ensureSite } from '../data/sites.ts';
 import { openStorage } from '../data/storage.ts';
+import { isDemo } from '../services/is-demo.ts';
 import { attempt } from '../state/attempt.ts';
 import { remember, remembered } from '../state/remembered.ts';
 import { jobsWorker } from '../workers/jobs-client.ts';
-import { isDemo } from './is-demo.ts';
 
 const TIDIED = 'dune-sparrow-tidied';
 const UNDO_LASTS = 24 * 60 * 60 * 1000;

@@ -1,8 +1,8 @@
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { useCommands } from '../../app/use-commands.ts';
 import { attempt } from '../../state/attempt.ts';
 import type { PostSession } from '../../state/post/post-session.ts';
+import { useCommands } from '../../state/use-commands.ts';
 import { STEP_NAMES, STEPS } from './trail-state.ts';
 
 /** What can be done to the post in hand, wherever in it the writer is. */

@@ -14,13 +14,8 @@ const GOALS = [
   'Help customers after the sale',
   'Win newsletter readers',
 ];
-const AUDIENCES = [
-  'First-time riders',
-  'Returning customers',
-  'Families',
-  'Experienced riders',
-  'Local readers',
-];
+/** Readers of any house; its own come first. */
+const AUDIENCES = ['Newcomers', 'Returning customers', 'Families', 'Experts', 'Local readers'];
 const TONES = ['Plain and friendly', 'Calm expert', 'Warm and personal', 'Brisk', 'Playful'];
 const STYLES = ['How-to', 'List', 'Story', 'Comparison', 'Question and answer', 'Opinion'];
 const LANGUAGES = [
@@ -110,7 +105,7 @@ export function Target() {
               items={fields.audience}
               onChange={(audience) => set({ audience })}
               placeholder="Who should read it"
-              suggestions={AUDIENCES}
+              suggestions={[...new Set([...site.house.audience, ...AUDIENCES])]}
             />
             <div className="grid grid-cols-2 gap-4">
               <TextField label="Tone" value={fields.tone} onChange={(tone) => set({ tone })} list={TONES} />

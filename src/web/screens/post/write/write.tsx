@@ -1,8 +1,8 @@
 import { EditorContent } from '@tiptap/react';
 import { Minimize2 } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { useCommands } from '../../../app/use-commands.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
+import { useCommands } from '../../../state/use-commands.ts';
 import { findingSet, quietSet } from '../../../state/view.ts';
 import { many } from '../../../ui/figures.ts';
 import { isEnter } from '../../../ui/keys.ts';

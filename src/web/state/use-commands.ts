@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { type Command, offerCommands } from '../state/commands.ts';
+import { type Command, offerCommands } from './commands.ts';
 
 /** Offers a screen's commands while it is shown. What they do may change with every render; their names may not. */
 export function useCommands(commands: readonly Command[]): void {
