@@ -47,13 +47,14 @@ export function TargetLists({ site, session }: { session: PostSession; site: Sit
     const list = lists.find(({ id }) => id === chosen);
     if (!list) return;
     const primary = keyword || list.primary;
+    // First the list is the post's own, or it would be told as another that holds the same phrases.
+    const freeList = await changeList(list.id, (row) => ({ postId: row.postId || postId }));
     const takeBack = session.change({
       fields: {
         keyword: primary,
         supporting: withPhrases(supporting, list.phrases).filter((phrase) => phrase !== primary),
       },
     });
-    const freeList = await changeList(list.id, (row) => ({ postId: row.postId || postId }));
     setChosen('');
     offerUndo(`${many(list.phrases.length, 'phrase')} taken from "${list.name}"`, async () => {
       const stays = await takeBack();

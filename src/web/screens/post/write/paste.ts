@@ -2,6 +2,7 @@ import type { Editor } from '@tiptap/core';
 import { closeHistory } from '@tiptap/pm/history';
 import { Fragment, Slice } from '@tiptap/pm/model';
 import type { EditorProps, EditorView } from '@tiptap/pm/view';
+import { toast } from 'sonner';
 import {
   cleanPaste,
   type Draft,
@@ -9,6 +10,7 @@ import {
   markupAccount,
   readHtml,
   readMarkdown,
+  UnreadableFile,
   writeEditor,
 } from '../../../../core/draft/index.ts';
 import { attempt } from '../../../state/attempt.ts';
@@ -46,11 +48,17 @@ export function pasteHandlers(
     // Copied within the editor: structure and ids are known to it.
     if (html.includes('data-pm-slice') && !FORGED.test(html)) return false;
     if (view.state.selection.$from.parent.type.name === 'codeBlock') return false;
-    if (html) return pasteDraft(session, view, readHtml(html, nextId).draft, markupAccount(html));
-    if (looksLikeMarkdown(text))
-      return pasteDraft(session, view, readMarkdown(text, nextId).draft, [
-        'Markdown read as text with headings, lists and links',
-      ]);
+    try {
+      if (html) return pasteDraft(session, view, readHtml(html, nextId).draft, markupAccount(html));
+      if (looksLikeMarkdown(text))
+        return pasteDraft(session, view, readMarkdown(text, nextId).draft, [
+          'Markdown read as text with headings, lists and links',
+        ]);
+    } catch (error) {
+      if (!(error instanceof UnreadableFile)) throw error;
+      toast.error(`What you pasted ${error.message}`, { duration: 12_000 });
+      return true;
+    }
     return false;
   };
   return {
