@@ -5,6 +5,7 @@ import {
   type PostFields,
 } from '../../core/draft/index.ts';
 import type { OutlineItem } from '../../core/outline/index.ts';
+import { many } from '../ui/figures.ts';
 
 /** What a post holds, as it goes into a version and comes out of one. */
 export interface PostContent {
@@ -21,8 +22,6 @@ const FIELD_NAMES: ReadonlyMap<keyof PostFields, string> = new Map<keyof PostFie
   ['imageAlt', 'alt text of the featured picture'],
   ['targetWords', 'wished length'],
 ]);
-
-const several = (count: number, one: string) => (count === 1 ? `one ${one}` : `${count} ${one}s`);
 
 /**
  * A post's content with a change taken back: only what the change changed, and only where it stands as the change
@@ -42,8 +41,8 @@ export function contentTakenBack(
   const outline = listTakenBack(before.outline, after.outline, now.outline);
   const left = [
     ...fields.leftFields.map((key) => `the ${FIELD_NAMES.get(key) ?? key}`),
-    ...(blocks.left > 0 ? [`${several(blocks.left, 'place')} in the text`] : []),
-    ...(outline.left > 0 ? [`${several(outline.left, 'heading')} of the outline`] : []),
+    ...(blocks.left > 0 ? [`${many(blocks.left, 'place')} in the text`] : []),
+    ...(outline.left > 0 ? [`${many(outline.left, 'heading')} of the outline`] : []),
   ];
   return {
     content: {

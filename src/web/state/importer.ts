@@ -230,7 +230,9 @@ async function started(
   whenKnown: WhenKnown,
   work: (next: ImportRun) => Promise<void>,
 ): Promise<void> {
-  if (store.getState().importRun.state === 'running') return;
+  const { state } = store.getState().importRun;
+  // One at a time; and what is being taken back must be out before anything else comes in.
+  if (state === 'running' || state === 'undoing') return;
   const next = new ImportRun(site, whenKnown);
   run = next;
   store.dispatch(importStarted());

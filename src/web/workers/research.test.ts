@@ -134,7 +134,7 @@ describe('a table', () => {
     const lines = await research.lines(siteId, [...rows]);
     const at = lines.findIndex(({ keyword: { phrase } }) => phrase === 'pump');
     await research.setIntent(siteId, rows[at], 'commercial');
-    expect(await research.undoImport(siteId, 'a')).toBe('1 phrase was changed since and stay.');
+    expect(await research.undoImport(siteId, 'a')).toBe('1 phrase changed since and left so.');
     expect((await phrases()).sort()).toEqual(['bike bell', 'gong', 'pump']);
     expect((await readKeywords(siteId)).records.find(({ phrase }) => phrase === 'bike bell')?.volume).toBe(1);
     expect(await research.undoImport(siteId, 'a')).toMatch(/no longer/);

@@ -31,6 +31,7 @@ import { keywordStamp, readKeywords, writeKeywords } from '../data/keyword-chunk
 import { readPerformanceRows, writePerformanceRows } from '../data/performance-chunks.ts';
 import { postsOf, StaleWrite } from '../data/posts.ts';
 import { zoneOf } from '../data/zone-of.ts';
+import { many } from '../ui/figures.ts';
 import { callOff, inSteps, stillWanted } from './called-off.ts';
 import {
   type ClusterLine,
@@ -282,9 +283,7 @@ export const research = {
     await writeKeywords(siteId, kept, null, stamp);
     remembered.delete(job);
     open = null;
-    return since === 0
-      ? ''
-      : `${since} ${since === 1 ? 'phrase was' : 'phrases were'} changed since and stay.`;
+    return since === 0 ? '' : `${many(since, 'phrase')} changed since and left so.`;
   },
 
   /** Reads a performance export in place of the one before. */

@@ -18,11 +18,15 @@ export function LeaveGuard({ session }: { session: PostSession }) {
   useEffect(() => {
     if (save !== 'failed') return;
     // The browser asks in its own words before the window goes.
-    const stay = (event: BeforeUnloadEvent) => event.preventDefault();
-    addEventListener('beforeunload', stay);
-    return () => removeEventListener('beforeunload', stay);
+    const hold = (event: BeforeUnloadEvent) => event.preventDefault();
+    addEventListener('beforeunload', hold);
+    return () => removeEventListener('beforeunload', hold);
   }, [save]);
   if (blocker.state !== 'blocked') return null;
+  const stay = () => {
+    setFailed(false);
+    blocker.reset();
+  };
   const tryAgain = async () => {
     await session.saved();
     if (session.unsaved === '') blocker.proceed();
@@ -33,7 +37,7 @@ export function LeaveGuard({ session }: { session: PostSession }) {
     blocker.proceed();
   };
   return (
-    <AlertDialog.Root open onOpenChange={(open) => !open && blocker.reset()}>
+    <AlertDialog.Root open onOpenChange={(open) => !open && stay()}>
       <AlertDialog.Portal>
         <AlertDialog.Overlay className="fixed inset-0 z-40 bg-veil" />
         <AlertDialog.Content className="rise fixed top-[18vh] left-1/2 z-50 w-[min(520px,94vw)] -translate-x-1/2 rounded-md border bg-paper p-6">

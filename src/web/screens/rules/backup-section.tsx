@@ -8,13 +8,12 @@ import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 import { dayInWords } from '../../ui/day.ts';
 import { ChoiceField } from '../../ui/field.tsx';
+import { many } from '../../ui/figures.ts';
 import { FileButton } from '../../ui/file-button.tsx';
 import { useZone } from '../../ui/zone.ts';
 import { jobsWorker } from '../../workers/jobs-client.ts';
 
 type Mode = 'merge' | 'replace';
-
-const many = (n: number, one: string) => `${n.toLocaleString('en')} ${n === 1 ? one : `${one}s`}`;
 
 const saidOf = ({ made, posts, pictures, kept }: Restored, mode: Mode, zone: string) =>
   `${mode === 'replace' ? 'Replaced by' : 'Merged with'} the backup of ${dayInWords(made, zone)}: ${many(posts, 'post')}, ${many(pictures, 'picture')}.${

@@ -4,10 +4,6 @@ import type { PostContent } from '../../data/post-content.ts';
 export class PostTrial {
   private before: PostContent | null = null;
 
-  get isUnderWay(): boolean {
-    return this.before !== null;
-  }
-
   /** `content` is the post as it stands before the trial. */
   begin(content: PostContent): void {
     this.before = content;
