@@ -81,6 +81,13 @@ export function Shell() {
               fontSize: 14,
               boxShadow: 'none',
             },
+            cancelButtonStyle: {
+              background: 'transparent',
+              color: 'var(--c-ink)',
+              border: '1px solid var(--c-line)',
+              fontWeight: 600,
+              fontFamily: 'inherit',
+            },
             actionButtonStyle: {
               background: 'var(--c-marram)',
               color: 'var(--c-paper)',
