@@ -48,7 +48,7 @@ test('a deleted post comes back with Undo; a selection goes and comes back toget
   await table.getByRole('checkbox', { name: /Select Waterproof/ }).check();
   await page.getByRole('button', { name: 'Delete 2' }).click();
   await expect(table.getByRole('link')).toHaveCount(all - 2);
-  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(table.getByRole('link')).toHaveCount(all);
 });
 

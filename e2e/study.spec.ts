@@ -43,7 +43,7 @@ test('the pages of a keyword are studied: left out, taken back, terms chosen, an
   await expect(tab(page, /^Pages/)).toHaveText('Pages 18');
   await expect(bands).not.toHaveText(before);
   expect(await countOf(tab(page, /^Figures/))).toBeLessThan(figures);
-  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(tab(page, /^Pages/)).toHaveText('Pages 19');
   await pages(page)
     .getByRole('checkbox', { name: 'Take in Hard or soft? Waterproof panniers for your motorcycle' })
@@ -163,7 +163,7 @@ test('a study on the command line judges as the screen does; run again it tells 
   await expect(page.getByText('shared by 2 posts')).toBeHidden();
   await page.getByRole('button', { name: 'Take the study out' }).click();
   await expect(page.getByRole('button', { name: /^Study the results/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(pages(page)).toBeVisible();
 });
 

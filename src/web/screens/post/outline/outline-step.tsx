@@ -65,8 +65,11 @@ export function OutlineStep() {
   const focusNext = useRef<string | null>(null);
 
   useEffect(() => {
-    if (!focusNext.current) return;
-    list.current?.querySelector<HTMLInputElement>(`[data-item="${focusNext.current}"]`)?.focus();
+    // A busy machine runs this once more before the new heading stands there; the wish waits for it.
+    const field =
+      focusNext.current && list.current?.querySelector<HTMLElement>(`[data-item="${focusNext.current}"]`);
+    if (!field) return;
+    field.focus();
     focusNext.current = null;
   });
 

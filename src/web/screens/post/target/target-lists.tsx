@@ -22,17 +22,21 @@ export function TargetLists({ site, session }: { session: PostSession; site: Sit
     [site.id],
   );
   const [chosen, setChosen] = useState('');
+  // The list just taken, until the database tells that it is the post's own.
+  const [justTaken, setJustTaken] = useState('');
   // Made once for what lies in the database, not for every key.
   const others = useMemo(
     () =>
       found
         ? [
             // The post's own list holds the same phrases on purpose.
-            ...found.lists.filter((list) => list.postId !== postId).map(holderOfList),
+            ...found.lists
+              .filter(({ id, postId: holder }) => holder !== postId && (holder || id !== justTaken))
+              .map(holderOfList),
             ...found.posts.filter(({ id }) => id !== postId).flatMap((post) => holderOfPost(post) ?? []),
           ]
         : [],
-    [found, postId],
+    [found, postId, justTaken],
   );
   if (!found) return null;
   const { lists } = found;
@@ -47,7 +51,7 @@ export function TargetLists({ site, session }: { session: PostSession; site: Sit
     const list = lists.find(({ id }) => id === chosen);
     if (!list) return;
     const primary = keyword || list.primary;
-    // First the list is the post's own, or it would be told as another that holds the same phrases.
+    setJustTaken(list.id);
     const freeList = await changeList(list.id, (row) => ({ postId: row.postId || postId }));
     const takeBack = session.change({
       fields: {
@@ -58,7 +62,9 @@ export function TargetLists({ site, session }: { session: PostSession; site: Sit
     setChosen('');
     offerUndo(`${many(list.phrases.length, 'phrase')} taken from "${list.name}"`, async () => {
       const stays = await takeBack();
-      return (await freeList()) || stays;
+      const stillHeld = await freeList();
+      setJustTaken('');
+      return stillHeld || stays;
     });
   };
   return (
