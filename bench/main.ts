@@ -14,7 +14,8 @@ import {
   previewTable,
   readKeywordTable,
 } from '../src/core/research/index.ts';
-import { emptyScene, indexedPost, SiteIndex, scorePost, unknownSite } from '../src/core/site/index.ts';
+import { emptyScene, scorePost } from '../src/core/scoring/index.ts';
+import { indexedPost, SiteIndex, unknownSite } from '../src/core/site/index.ts';
 import { readStudyPage, StudyBook, type StudyPage } from '../src/core/study/index.ts';
 import { keywordCsv, keywordsOf } from './keywords.ts';
 import { proseOf, termsOf } from './prose.ts';

@@ -72,7 +72,7 @@ test('rows of phrases are walked through, and headings and boxes in the table do
   await page.keyboard.press('Space');
   await expect(volume).toHaveAttribute('aria-sort', 'ascending');
   await expect(page.getByText(/\d+ selected/)).toBeHidden();
-  const grid = page.getByRole('group', { name: /^Phrases, arrow keys/ });
+  const grid = page.getByRole('group', { name: /^Phrases: arrow keys/ });
   await grid.focus();
   await page.keyboard.press('End');
   await page.getByRole('textbox', { name: 'Contains', exact: true }).fill('roll top');

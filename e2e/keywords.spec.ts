@@ -71,7 +71,7 @@ test('from a seed to a list to a post', async ({ page }) => {
 
 test('several are selected by keys, and by drawing around them in the chart', async ({ page }) => {
   await search(page, 'bike camping');
-  const table = page.getByRole('group', { name: /^Phrases, arrow keys/ });
+  const table = page.getByRole('group', { name: /^Phrases: arrow keys/ });
   await expect(phrases(page).getByRole('row').nth(3)).toBeVisible();
   await table.focus();
   await page.keyboard.press('Space');

@@ -6,14 +6,8 @@ import { pictureSize, readSiteFile } from '../core/formats/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
 import { type PerformanceRow, previewPerformance, readPerformance } from '../core/research/index.ts';
 import type { House, SitePage } from '../core/site/index.ts';
-import {
-  type IdeaRow,
-  type ListRow,
-  type PostRow,
-  pageRow,
-  type ScoreRow,
-  type SiteRow,
-} from '../web/data/database.ts';
+import { type IdeaRow, type ListRow } from '../web/data/research-rows.ts';
+import { type PostRow, pageRow, type ScoreRow, type SiteRow } from '../web/data/post-rows.ts';
 import { sceneOf } from '../web/data/scene.ts';
 import { sceneData, scoreKeys } from '../web/data/scene-data.ts';
 import { scoreRow } from '../web/data/score-row.ts';

@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
 import { CRITERION_IDS, DraftReadings } from '../core/criteria/index.ts';
-import { indexedPost, SiteIndex, scorePost } from '../core/site/index.ts';
+import { scorePost } from '../core/scoring/index.ts';
+import { indexedPost, SiteIndex } from '../core/site/index.ts';
 import { demoBundle } from './bundle.ts';
 
 const {

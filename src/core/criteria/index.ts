@@ -2,12 +2,14 @@
  * Criteria: what a draft is judged by.
  *
  * `profile` holds limits and weights; `limit-meanings` and `criteria-meanings` say what each is for. `block-reader` reads one block for one target and remembers it;
- * `draft-facts` adds the readings up; each file of `rules` judges one criterion by them; `score` makes the report.
+ * `draft-facts` adds the readings up; each file of `rules` judges one criterion by them; `score` makes the report;
+ * `core-version` tells reports of one way of judging from those of another.
  * `term-use` and `topic-cover` compare a draft with the pages of its study. `edits` are changes to a post as data, which fixes are made of. `surroundings` declares what a criterion wants to
  * know of a site and of a study; other rooms fill it in.
  */
 export { sentenceSpans } from './block-reader.ts';
 export { isClaim } from './claims.ts';
+export { CORE_VERSION } from './core-version.ts';
 export { type CriterionMeaning, criteriaMeanings } from './criteria-meanings.ts';
 export type { Context, Criterion, Evidence, Fix, Place } from './criterion.ts';
 export { CRITERION_IDS, type CriterionId, GROUPS, type Group } from './criterion-ids.ts';

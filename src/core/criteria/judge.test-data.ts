@@ -1,14 +1,7 @@
 import { emptyFields, type PostFields, readHtml, readMarkdown } from '../draft/index.ts';
 import { Vocabulary, WordBases } from '../language/index.ts';
-import {
-  emptyScene,
-  indexedPost,
-  type Scene,
-  SiteIndex,
-  type SiteSettings,
-  scorePost,
-  unknownSite,
-} from '../site/index.ts';
+import { emptyScene, type Scene, scorePost } from '../scoring/index.ts';
+import { indexedPost, SiteIndex, type SiteSettings, unknownSite } from '../site/index.ts';
 import { CRITERIA } from './criteria-list.ts';
 import type { CriterionId } from './criterion-ids.ts';
 import { DraftReadings, type PictureSize } from './draft-facts.ts';

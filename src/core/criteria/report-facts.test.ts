@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { emptyFields, type PostFields, readHtml, readMarkdown } from '../draft/index.ts';
-import { emptyScene, indexedPost, scorePost } from '../site/index.ts';
+import { emptyScene, scorePost } from '../scoring/index.ts';
+import { indexedPost } from '../site/index.ts';
 import { DraftReadings } from './draft-facts.ts';
 import { openingDescription } from './opening-description.ts';
 import { reportFacts } from './report-facts.ts';

@@ -4,7 +4,8 @@ import { anyDraft } from '../draft/draft-arbitrary.test-data.ts';
 import { type Block, emptyFields, type PostDocument, readMarkdown } from '../draft/index.ts';
 import { HOSTILE_WORDS } from '../language/hostile-words.test-data.ts';
 import { knownWords } from '../language/known-words.ts';
-import { emptyScene, indexedPost, scorePost } from '../site/index.ts';
+import { emptyScene, scorePost } from '../scoring/index.ts';
+import { indexedPost } from '../site/index.ts';
 import {
   byPointsToWin,
   CRITERION_IDS,

@@ -8,6 +8,7 @@
  * phrase, `keyword-view` filters and sorts them. `near-wins`, `ideas` and `seasons-soon` tell what to do next; `research-rules` are the
  * house's own figures for all of it.
  */
+export { clusterFigures } from './cluster-figures.ts';
 export { type Cluster, type Clusterable, clusterPhrases, clusterSteps } from './clusters.ts';
 export { type Difficulty, type DifficultyShare, difficultyOf } from './difficulty.ts';
 export {

@@ -1,8 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { defaultProfile } from '../criteria/index.ts';
 import { emptyFields, readMarkdown } from '../draft/index.ts';
-import { Vocabulary } from '../language/index.ts';
-import { emptyHouse, emptyScene, freshStart, houseFields, leftOver, profileEffect } from './index.ts';
+import { emptyHouse, freshStart, houseFields, leftOver } from './index.ts';
 
 const draft = readMarkdown('## Weigh\n\nOn a scale.\n\n![A scale](media/scale.png)\n\nA last line.').draft;
 
@@ -79,19 +77,5 @@ describe('a post begun from another', () => {
     const changed = { ...draft, blocks: draft.blocks.with(1, { ...draft.blocks[1], text: 'On another.' }) };
     expect(leftOver(changed, draft)).toHaveLength(draft.blocks.length - 1);
     expect(leftOver(readMarkdown('New.').draft, { version: 1, blocks: [] })).toEqual([]);
-  });
-});
-
-describe('another profile', () => {
-  it('is tried on a post without changing anything', () => {
-    const document = { fields: { ...emptyFields(), title: 'Scales', keyword: 'bag scale' }, draft };
-    const scene = emptyScene();
-    const same = profileEffect('a', document, scene, defaultProfile, new Vocabulary());
-    expect(same.after).toBe(same.before);
-    const weights = { ...defaultProfile.weights, 'title-single': 60 };
-    const tried = profileEffect('a', document, scene, { ...defaultProfile, weights }, new Vocabulary());
-    expect(tried.before).toBe(same.before);
-    expect(tried.after).toBeGreaterThan(tried.before);
-    expect(scene.site.profile).toBeNull();
   });
 });

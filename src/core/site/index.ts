@@ -2,16 +2,14 @@
  * Site: what the posts of a blog are to each other.
  *
  * `site-settings` is a site as scoring needs it, `indexed-post` what it keeps of each post; `site-index` looks up
- * meta titles, targets and addresses; `score-post` scores one post within its site. `house` is what a house decides
- * once for all posts; `fresh-start` begins a post from another;
- * `calendar` tells days and months in a site's zone; `publishing` says what a post lacks before it can go out; `profile-effect` tells what other limits and weights would do.
+ * meta titles, targets and addresses. `house` is what a house decides once for all posts; `fresh-start` begins a post
+ * from another; `calendar` tells days and months in a site's zone; `publishing` says what a post lacks before it can
+ * go out.
  */
 export { dateIn, dayBefore, dayIn, isZone, monthIn, timeIn } from './calendar.ts';
 export { freshStart, leftOver } from './fresh-start.ts';
 export { type ChecklistItem, emptyHouse, type House, houseFields, researchRulesOf } from './house.ts';
 export { type IndexedPost, indexedPost } from './indexed-post.ts';
-export { type ProfileEffect, profileEffect } from './profile-effect.ts';
 export { isForReaders, type PublishingNeed, publishingNeeds } from './publishing.ts';
-export { emptyScene, type Scene, scorePost } from './score-post.ts';
 export { pathOfPost, SiteIndex } from './site-index.ts';
 export { regionOf, type SitePage, type SiteSettings, unknownSite } from './site-settings.ts';

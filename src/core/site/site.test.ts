@@ -1,15 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DraftReadings } from '../criteria/index.ts';
-import { emptyFields, readMarkdown } from '../draft/index.ts';
-import {
-  emptyScene,
-  type IndexedPost,
-  indexedPost,
-  SiteIndex,
-  type SiteSettings,
-  scorePost,
-  unknownSite,
-} from './index.ts';
+import { type IndexedPost, SiteIndex, type SiteSettings, unknownSite } from './index.ts';
 import { pathOfPost } from './site-index.ts';
 
 const site: SiteSettings = {
@@ -61,38 +51,4 @@ describe('the index of a site', () => {
   });
   it('tells the post in hand and its own path', () =>
     expect([facts.postId, facts.ownPath]).toEqual(['a', '/journal/tides']));
-});
-
-describe('scoring a post within its site', () => {
-  const read = readMarkdown(
-    '# Tides\n\nA tide table has two columns. See [rent](/rent), [old](/gone) and [home](https://www.saltmarsh.example/).',
-  ).draft;
-  const document = { fields: { ...emptyFields(), title: 'Tides', slug: 'tides' }, draft: read };
-  const score = (settings: SiteSettings, index: SiteIndex | null) =>
-    scorePost(
-      document,
-      indexedPost('a', document),
-      { ...emptyScene(), site: settings, index },
-      new DraftReadings(),
-    );
-
-  it('takes the house language where the post names none', () => {
-    expect(score({ ...site, language: 'de' }, null).facts.english).toBe(false);
-    expect(score({ ...site, language: 'en-GB' }, null).facts.english).toBe(true);
-  });
-  it('puts the title through the pattern', () =>
-    expect(score(site, null).facts.metaTitle).toBe('Tides | Saltmarsh'));
-  it('tells links apart by the host', () => {
-    expect(score(site, null).facts.links.map((link) => [link.kind, link.path])).toEqual([
-      ['internal', '/rent'],
-      ['internal', '/gone'],
-      ['internal', '/'],
-    ]);
-    expect(score(unknownSite(), null).facts.links[2].kind).toBe('external');
-  });
-  it('alone, nothing that needs a site applies', () => {
-    const needs = ['meta-title-distinct', 'keyword-free', 'links-live'];
-    const { report } = score(site, null);
-    expect(report.criteria.filter((line) => needs.includes(line.id) && line.applies)).toEqual([]);
-  });
 });

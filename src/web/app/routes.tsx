@@ -19,7 +19,7 @@ export const routes: RouteObject[] = [
       },
       {
         path: 'posts/:postId',
-        lazy: async () => ({ Component: (await import('../screens/post/post-frame.tsx')).PostFrame }),
+        lazy: async () => ({ Component: (await import('../screens/post/frame/post-frame.tsx')).PostFrame }),
         // A step that fails leaves the rest of the post, and what was written, in sight.
         errorElement: <PageProblem />,
         children: [
@@ -71,7 +71,9 @@ export const routes: RouteObject[] = [
               },
               {
                 path: 'reuse',
-                lazy: async () => ({ Component: (await import('../screens/post/later-steps.tsx')).Reuse }),
+                lazy: async () => ({
+                  Component: (await import('../screens/post/reuse/reuse.tsx')).Reuse,
+                }),
               },
             ],
           },

@@ -1,29 +1,15 @@
 import { type Backup, readBackupFile, writeBackupFile } from '../../core/formats/index.ts';
 import { KeywordBook, unpackKeywords } from '../../core/research/index.ts';
 import { emptyHouse } from '../../core/site/index.ts';
-import {
-  type BodyRow,
-  type BriefRow,
-  database,
-  type GenerationRow,
-  type IdeaRow,
-  type KeywordChunkRow,
-  type ListRow,
-  type PageRow,
-  type PerformanceChunkRow,
-  type PictureRow,
-  type PostRow,
-  type SiteRow,
-  type StudyPageRow,
-  type StudyRow,
-  type TickRow,
-  type VersionRow,
-} from './database.ts';
+import { database } from './database.ts';
 import { sha256 } from './digest.ts';
 import { pictureType } from './import-files.ts';
 import { chunksOf, readKeywords, stampRow } from './keyword-chunks.ts';
 import { readPerformanceRows, writePerformanceRows } from './performance-chunks.ts';
 import { freeName, MEDIA } from './picture-store.ts';
+import type { BodyRow, PageRow, PictureRow, PostRow, SiteRow, TickRow, VersionRow } from './post-rows.ts';
+import type { IdeaRow, KeywordChunkRow, ListRow, PerformanceChunkRow } from './research-rows.ts';
+import type { BriefRow, GenerationRow, StudyPageRow, StudyRow } from './study-rows.ts';
 
 /** The tables of a backup; scores are computed anew. */
 interface Tables {

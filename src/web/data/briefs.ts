@@ -1,5 +1,6 @@
 import { type BriefChoices, emptyBriefChoices } from '../../core/writing/index.ts';
-import { type BriefRow, database, type GenerationRow } from './database.ts';
+import { database } from './database.ts';
+import type { BriefRow, GenerationRow } from './study-rows.ts';
 
 /** What is decided about the brief of a post; nothing yet where it has none. */
 export async function briefOfPost(siteId: string, postId: string): Promise<BriefRow> {

@@ -1,9 +1,10 @@
 import type { PackedKeywords } from '../../core/research/index.ts';
 import type { DemoBundle } from '../../demo/bundle.ts';
-import { database, pageRow } from './database.ts';
+import { database } from './database.ts';
 import { stampRow } from './keyword-chunks.ts';
 import { writePerformanceRows } from './performance-chunks.ts';
 import { keepPicture } from './picture-store.ts';
+import { pageRow } from './post-rows.ts';
 
 async function fetched(path: string): Promise<Response> {
   const response = await fetch(path);

@@ -1,8 +1,9 @@
 import { emptyDraft, type PostFields } from '../../core/draft/index.ts';
 import type { IdeaDraft } from '../../core/research/index.ts';
 import { changeRow, type RowBack } from './change-row.ts';
-import { database, type IdeaRow } from './database.ts';
+import { database } from './database.ts';
 import { addPost } from './posts.ts';
+import type { IdeaRow } from './research-rows.ts';
 
 /** So many phrases of an idea support its keyword at first. */
 const SUPPORTING = 12;

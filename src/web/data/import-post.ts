@@ -1,9 +1,10 @@
 import type { Draft, PostDocument, PostFields } from '../../core/draft/index.ts';
 import { pathOfPost, type SiteSettings } from '../../core/site/index.ts';
 import type { RowBack } from './change-row.ts';
-import { database, type PostRow } from './database.ts';
+import { database } from './database.ts';
 import { decoded, type PictureFinder, pictureType } from './import-files.ts';
 import { addPicture } from './pictures.ts';
+import type { PostRow } from './post-rows.ts';
 import { addPost, loadPost, postsOf, savePost, setDeleted } from './posts.ts';
 import { keepVersion } from './versions.ts';
 

@@ -1,6 +1,7 @@
 import { type Keyword, packKeywords, unpackKeywords } from '../../core/research/index.ts';
-import { database, type KeywordChunkRow } from './database.ts';
+import { database } from './database.ts';
 import { StaleWrite } from './posts.ts';
+import type { KeywordChunkRow } from './research-rows.ts';
 
 /** Rows of one chunk. */
 const CHUNK_ROWS = 5000;

@@ -1,6 +1,8 @@
 import { type Holder, phraseKey } from '../../core/research/index.ts';
 import { changeRow, type RowBack } from './change-row.ts';
-import { database, type ListRow, type PostRow } from './database.ts';
+import { database } from './database.ts';
+import type { PostRow } from './post-rows.ts';
+import type { ListRow } from './research-rows.ts';
 
 /** Lists of a site in their order. */
 export async function listsOf(siteId: string): Promise<ListRow[]> {

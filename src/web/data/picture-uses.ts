@@ -1,5 +1,6 @@
-import { database, type PictureRow } from './database.ts';
+import { database } from './database.ts';
 import { MEDIA } from './picture-store.ts';
+import type { PictureRow } from './post-rows.ts';
 import { postsOf } from './posts.ts';
 
 /** A picture of the site with the posts that show it. */

@@ -1,7 +1,8 @@
 import { type Draft, emptyDraft, emptyFields, type PostDocument } from '../../core/draft/index.ts';
 import { finishedDraft, type OutlineItem } from '../../core/outline/index.ts';
-import { type BodyRow, database, type PostRow } from './database.ts';
+import { database } from './database.ts';
 import { contentTakenBack, type PostContent } from './post-content.ts';
+import type { BodyRow, PostRow } from './post-rows.ts';
 
 /** A write that came too late: the post was changed by another tab in between. */
 export class StaleWrite extends Error {}

@@ -1,6 +1,6 @@
-import type { PictureSize, StudyFacts } from '../../core/criteria/index.ts';
+import { CORE_VERSION, type PictureSize, type StudyFacts } from '../../core/criteria/index.ts';
 import { type IndexedPost, indexedPost, type SitePage, type SiteSettings } from '../../core/site/index.ts';
-import type { PostRow, SiteRow } from './database.ts';
+import type { PostRow, SiteRow } from './post-rows.ts';
 
 /** What the posts of a site are scored within, as it crosses to a worker. */
 export interface SceneData {
@@ -26,9 +26,6 @@ export function sceneData(
     studies,
   };
 }
-
-/** Raised whenever a criterion judges differently, so that kept scores are computed anew. */
-const CORE_VERSION = 3;
 
 /** FNV-1a over a text: enough to tell whether the surroundings of a score changed. */
 function fingerprint(text: string): string {

@@ -1,4 +1,5 @@
-import { type Scene, SiteIndex } from '../../core/site/index.ts';
+import type { Scene } from '../../core/scoring/index.ts';
+import { SiteIndex } from '../../core/site/index.ts';
 import type { SceneData } from './scene-data.ts';
 
 /** The scene built out of its data. */

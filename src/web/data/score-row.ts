@@ -1,8 +1,9 @@
 import { byPointsToWin, DraftReadings } from '../../core/criteria/index.ts';
 import type { PostDocument } from '../../core/draft/index.ts';
 import type { Vocabulary } from '../../core/language/index.ts';
-import { indexedPost, type Scene, scorePost } from '../../core/site/index.ts';
-import type { ScoreRow } from './database.ts';
+import { type Scene, scorePost } from '../../core/scoring/index.ts';
+import { indexedPost } from '../../core/site/index.ts';
+import type { ScoreRow } from './post-rows.ts';
 
 /** What lists show of a post's report. */
 export function scoreRow(

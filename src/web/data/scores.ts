@@ -1,4 +1,5 @@
-import { database, type ScoreRow } from './database.ts';
+import { database } from './database.ts';
+import type { ScoreRow } from './post-rows.ts';
 
 /** Rows that are taken out of the database in one go. */
 const SLICE = 400;

@@ -7,7 +7,8 @@ import {
   unknownSite,
 } from '../../core/site/index.ts';
 import { changeRow, type RowBack } from './change-row.ts';
-import { database, type PageRow, pageRow, type SiteRow } from './database.ts';
+import { database } from './database.ts';
+import { type PageRow, pageRow, type SiteRow } from './post-rows.ts';
 import { keepTabSite, tabSite } from './tab-site.ts';
 
 /** The site that a fresh database begins with. */

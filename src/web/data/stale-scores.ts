@@ -1,4 +1,5 @@
-import { database, type PostRow } from './database.ts';
+import { database } from './database.ts';
+import type { PostRow } from './post-rows.ts';
 import { postsOf } from './posts.ts';
 import { readScene } from './read-scene.ts';
 import { type SceneData, scoreKeys } from './scene-data.ts';

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { database, openDatabase, type StudyRow } from './database.ts';
+import { database, openDatabase } from './database.ts';
 import {
   addStudy,
   changeStudy,
@@ -12,6 +12,7 @@ import {
   studyFactsOf,
   studyOfPost,
 } from './studies.ts';
+import type { StudyRow } from './study-rows.ts';
 
 openDatabase('studies');
 const facts = { keywordRateUpper: 1, words: null, score: null, terms: [], topics: [] };

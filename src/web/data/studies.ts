@@ -2,8 +2,9 @@ import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
 import type { StudyFacts } from '../../core/criteria/index.ts';
 import type { TermChoices } from '../../core/study/index.ts';
 import { changeRow, type RowBack } from './change-row.ts';
-import { database, type StudyPageRow, type StudyRow } from './database.ts';
+import { database } from './database.ts';
 import { sha256 } from './digest.ts';
+import type { StudyPageRow, StudyRow } from './study-rows.ts';
 
 /** A page's content as it was brought in. */
 export interface PageContent {

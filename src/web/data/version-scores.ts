@@ -1,6 +1,7 @@
 import { DraftReadings } from '../../core/criteria/index.ts';
 import type { Vocabulary } from '../../core/language/index.ts';
-import { indexedPost, scorePost } from '../../core/site/index.ts';
+import { scorePost } from '../../core/scoring/index.ts';
+import { indexedPost } from '../../core/site/index.ts';
 import { database } from './database.ts';
 import { finishedBody } from './posts.ts';
 import { readScene } from './read-scene.ts';

@@ -1,6 +1,7 @@
 import { type Draft, thinnedVersions } from '../../core/draft/index.ts';
-import { database, type VersionReason, type VersionRow } from './database.ts';
+import { database } from './database.ts';
 import type { PostContent } from './post-content.ts';
+import type { VersionReason, VersionRow } from './post-rows.ts';
 
 /** Versions of a post, the newest first. */
 export async function versionsOf(siteId: string, postId: string): Promise<VersionRow[]> {

@@ -1,5 +1,5 @@
 import { isZone } from '../../core/site/index.ts';
-import type { SiteRow } from './database.ts';
+import type { SiteRow } from './post-rows.ts';
 
 /** The zone of this machine. */
 export const ownZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC';

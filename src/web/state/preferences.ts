@@ -12,6 +12,8 @@ interface Preferences {
   showEarned: boolean;
   /** The listing as a phone shows it. */
   phoneListing: boolean;
+  /** Columns that are left out, by table: `posts`, `phrases`. */
+  hiddenColumns: Record<string, string[]>;
   /** UTC instant of the last backup; empty before the first. */
   lastBackup: string;
   /** UTC instant from which a week is counted to the next reminder of a backup. */
@@ -27,6 +29,7 @@ function kept(): Preferences {
     noteOrder: 'place',
     showEarned: false,
     phoneListing: false,
+    hiddenColumns: {},
     lastBackup: '',
     remindFrom: new Date().toISOString(),
   };
@@ -53,6 +56,12 @@ const slice = createSlice({
     phoneListingSet: (state, { payload }: PayloadAction<boolean>) => {
       state.phoneListing = payload;
     },
+    columnsHidden: (
+      state,
+      { payload: { table, hidden } }: PayloadAction<{ table: string; hidden: string[] }>,
+    ) => {
+      state.hiddenColumns[table] = hidden;
+    },
     backupSaved: (state, { payload }: PayloadAction<string>) => {
       state.lastBackup = payload;
     },
@@ -65,6 +74,13 @@ const slice = createSlice({
 /** Keeps preferences for next time. */
 export const keepPreferences = (preferences: Preferences): void => remember(KEY, JSON.stringify(preferences));
 
-export const { themeChosen, noteOrderChosen, showEarnedSet, phoneListingSet, backupSaved, backupPutOff } =
-  slice.actions;
+export const {
+  themeChosen,
+  noteOrderChosen,
+  showEarnedSet,
+  phoneListingSet,
+  columnsHidden,
+  backupSaved,
+  backupPutOff,
+} = slice.actions;
 export const preferencesReducer = slice.reducer;

@@ -1,6 +1,6 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
-import { importRunReducer } from './import-run.ts';
+import { importRunReducer } from './import/import-run.ts';
 import { openPostReducer } from './post/open-post.ts';
 import { keepPreferences, preferencesReducer } from './preferences.ts';
 import { viewReducer } from './view.ts';

@@ -1,8 +1,9 @@
 import type { Profile } from '../../core/criteria/index.ts';
 import type { PostDocument } from '../../core/draft/index.ts';
 import { Vocabulary } from '../../core/language/index.ts';
-import { type ProfileEffect, profileEffect } from '../../core/site/index.ts';
-import { database, openDatabase, type ScoreRow } from '../data/database.ts';
+import { type ProfileEffect, profileEffect } from '../../core/scoring/index.ts';
+import { database, openDatabase } from '../data/database.ts';
+import type { ScoreRow } from '../data/post-rows.ts';
 import { finishedBody, postsOf } from '../data/posts.ts';
 import { readScene } from '../data/read-scene.ts';
 import { sceneOf } from '../data/scene.ts';

@@ -11,7 +11,8 @@ import {
   topicCover,
 } from '../../core/criteria/index.ts';
 import type { Block, PostDocument, PostFields } from '../../core/draft/index.ts';
-import { indexedPost, type Scene, scorePost } from '../../core/site/index.ts';
+import { type Scene, scorePost } from '../../core/scoring/index.ts';
+import { indexedPost } from '../../core/site/index.ts';
 import { openDatabase } from '../data/database.ts';
 import { sceneOf } from '../data/scene.ts';
 import type { SceneData } from '../data/scene-data.ts';

@@ -21,8 +21,9 @@ import {
   type TermExample,
   termExamples,
 } from '../../core/study/index.ts';
-import { database, openDatabase, type StudyPageRef, type StudyRow } from '../data/database.ts';
+import { database, openDatabase } from '../data/database.ts';
 import { changeStudy, pageContents } from '../data/studies.ts';
+import type { StudyPageRef, StudyRow } from '../data/study-rows.ts';
 import { callOff, stillWanted } from './called-off.ts';
 
 /** A page as the table of a study shows it. */

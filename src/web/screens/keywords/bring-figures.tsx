@@ -16,7 +16,7 @@ import { TextField } from '../../ui/field.tsx';
 import { many } from '../../ui/figures.ts';
 import { FileButton } from '../../ui/file-button.tsx';
 import { useZone } from '../../ui/zone.ts';
-import type { ImportResult } from '../../workers/research.ts';
+import type { ImportResult } from '../../workers/keyword-imports.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 import { ImportAccount } from './import-account.tsx';
 import { type ChosenTable, TableMapping } from './table-mapping.tsx';

@@ -3,9 +3,9 @@ import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { Check } from '../../ui/check-field.tsx';
 import { countInWords, figureInWords, many } from '../../ui/figures.ts';
+import type { ClusterLine, DeskView, KeywordLine } from '../../workers/desk-lines.ts';
 import { longCall } from '../../workers/long-call.ts';
 import { researchWorker, told } from '../../workers/research-client.ts';
-import type { ClusterLine, DeskView, KeywordLine } from '../../workers/research-desk.ts';
 
 /** Phrases that one post can answer together. */
 export function ClustersTab({

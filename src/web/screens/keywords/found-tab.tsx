@@ -2,8 +2,8 @@ import { useEffect, useState } from 'react';
 import { attempt } from '../../state/attempt.ts';
 import { countInWords, many } from '../../ui/figures.ts';
 import { Waiting } from '../../ui/waiting.tsx';
+import type { DeskView, FoundLine } from '../../workers/desk-lines.ts';
 import { researchWorker } from '../../workers/research-client.ts';
-import type { DeskView, FoundLine } from '../../workers/research-desk.ts';
 
 /** Pages that are found for the phrases in view; each opens to its phrases. */
 export function FoundTab({

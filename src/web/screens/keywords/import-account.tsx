@@ -1,5 +1,5 @@
 import { many } from '../../ui/figures.ts';
-import type { ImportResult } from '../../workers/research.ts';
+import type { ImportResult } from '../../workers/keyword-imports.ts';
 
 /** What an import took, and each row that it left out. */
 export function ImportAccount({ result }: { result: ImportResult }) {

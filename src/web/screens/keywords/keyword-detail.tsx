@@ -7,8 +7,8 @@ import { countInWords, figureInWords } from '../../ui/figures.ts';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
 import { SeasonBars } from '../../ui/season-bars.tsx';
 import { useZone } from '../../ui/zone.ts';
+import type { KeywordDetail } from '../../workers/desk-lines.ts';
 import { researchWorker } from '../../workers/research-client.ts';
-import type { KeywordDetail } from '../../workers/research-desk.ts';
 
 /** What is known of a phrase; null while it is asked for, or where it is not known. */
 export function useDetail(

@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
 import { phraseKey } from '../../../core/research/index.ts';
-import type { ListRow } from '../../data/database.ts';
+import type { ListRow } from '../../data/research-rows.ts';
 import { attempt } from '../../state/attempt.ts';
+import type { KeywordLine } from '../../workers/desk-lines.ts';
 import { researchWorker } from '../../workers/research-client.ts';
-import type { KeywordLine } from '../../workers/research-desk.ts';
 
 /** What is known of phrases, by region and phrase. */
 export type Figures = ReadonlyMap<string, KeywordLine>;

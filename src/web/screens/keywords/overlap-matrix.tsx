@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { type Holder, overlapOf, overlapsOf } from '../../../core/research/index.ts';
-import type { ListRow } from '../../data/database.ts';
+import type { ListRow } from '../../data/research-rows.ts';
 
 /** So many holders stand in the matrix at most: more could not be read. */
 const MOST = 40;

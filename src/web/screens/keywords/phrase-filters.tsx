@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import { INTENTS, type KeywordWish } from '../../../core/research/index.ts';
+import type { SiteRow } from '../../data/post-rows.ts';
 import { Button } from '../../ui/button.tsx';
 import { CheckField } from '../../ui/check-field.tsx';
 import { Choice } from '../../ui/choice.tsx';
+import { ColumnChoice } from '../../ui/grid/column-choice.tsx';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
 import { PanelButton } from '../../ui/panel-button.tsx';
-import { COLUMNS, type ColumnKey } from './phrase-table.tsx';
+import { COLUMNS, type ColumnKey } from './phrase-columns.tsx';
 
 /** Filters and columns under a name. */
 export interface SavedView {
@@ -13,6 +15,13 @@ export interface SavedView {
   wish: KeywordWish;
   columns: ColumnKey[];
 }
+
+/** The views that a site keeps; columns that the table no longer has are passed over. */
+export const savedViews = (site: SiteRow): SavedView[] =>
+  (site.house.keywordViews ?? []).map((view) => ({
+    ...view,
+    columns: COLUMNS.flatMap(({ id }) => (view.columns.includes(id) ? [id] : [])),
+  }));
 
 const BOX = 'rounded-md border px-2 py-1';
 
@@ -139,25 +148,7 @@ export function PhraseFilters({
             setColumns(view.columns);
           }}
         />
-        <PanelButton label="Columns" className="min-h-7.5! py-1!">
-          <fieldset className="flex flex-col gap-1.5">
-            <legend className="mb-1 font-semibold">Columns</legend>
-            {COLUMNS.map(({ key, name }) => (
-              <CheckField
-                key={key}
-                checked={columns.includes(key)}
-                onChange={() =>
-                  setColumns(
-                    columns.includes(key) ? columns.filter((other) => other !== key) : [...columns, key],
-                  )
-                }
-                className="flex items-center gap-2"
-              >
-                {name}
-              </CheckField>
-            ))}
-          </fieldset>
-        </PanelButton>
+        <ColumnChoice columns={COLUMNS} shown={columns} onChange={setColumns} className="min-h-7.5! py-1!" />
       </div>
     </div>
   );

@@ -1,7 +1,7 @@
 import { comparablePath } from '../../../core/listing/index.ts';
 import type { SitePage } from '../../../core/site/index.ts';
 import { pathOfPost } from '../../../core/site/index.ts';
-import type { PostRow, SiteRow } from '../../data/database.ts';
+import type { PostRow, SiteRow } from '../../data/post-rows.ts';
 
 /** What was typed into the search field, as phrases to look around. */
 export interface Seeds {

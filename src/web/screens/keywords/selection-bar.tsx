@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { ListRow } from '../../data/database.ts';
 import { addToList } from '../../data/lists.ts';
+import type { ListRow } from '../../data/research-rows.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';

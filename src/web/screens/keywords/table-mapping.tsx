@@ -16,8 +16,8 @@ import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
 import { many } from '../../ui/figures.ts';
 import { useZone } from '../../ui/zone.ts';
+import type { ImportResult } from '../../workers/keyword-imports.ts';
 import { longCall } from '../../workers/long-call.ts';
-import type { ImportResult } from '../../workers/research.ts';
 import { researchWorker, told } from '../../workers/research-client.ts';
 
 const COLUMN_NAMES: Record<string, string> = {

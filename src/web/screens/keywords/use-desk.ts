@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { SiteRow } from '../../data/database.ts';
+import type { SiteRow } from '../../data/post-rows.ts';
 import { attempt } from '../../state/attempt.ts';
+import type { DeskView, DeskWish, KeywordLine } from '../../workers/desk-lines.ts';
 import { researchWorker } from '../../workers/research-client.ts';
-import type { DeskView, DeskWish, KeywordLine } from '../../workers/research-desk.ts';
 
 /** A view of the desk, asked for anew whenever the wish changes or `stamp` does; the latest wish wins. */
 export function useDeskView(
@@ -89,4 +89,48 @@ export function useToldOfSite({ id, revision }: SiteRow): number {
     };
   }, [id, revision]);
   return told;
+}
+
+/** Regions that can be searched in: two that are always there, the one in hand, and those of the phrases that were imported. */
+export function useRegions(siteId: string, region: string, stamp: unknown): string[] {
+  const [regions, setRegions] = useState<string[]>([]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: anew with each import, which may bring a region
+  useEffect(() => {
+    let late = false;
+    attempt(
+      researchWorker()
+        .then((worker) => worker.counts(siteId))
+        .then((counts) => !late && setRegions(Object.keys(counts))),
+      'The regions of your phrases could not be read',
+    );
+    return () => {
+      late = true;
+    };
+  }, [siteId, stamp]);
+  return [...new Set(['GB', 'US', region, ...regions])].sort();
+}
+
+/** Volume and difficulty of the phrases of a view, for the chart; none while there is no view. */
+export function usePoints(siteId: string, view: DeskView | null): ChartPoint[] {
+  const [points, setPoints] = useState<ChartPoint[]>([]);
+  useEffect(() => {
+    if (!view) return;
+    let late = false;
+    attempt(
+      researchWorker()
+        .then((worker) => worker.points(siteId, view.rows))
+        .then((next) => !late && setPoints(next)),
+      'The chart could not be drawn',
+    );
+    return () => {
+      late = true;
+    };
+  }, [siteId, view]);
+  return points;
+}
+
+interface ChartPoint {
+  row: number;
+  volume: number;
+  difficulty: number;
 }

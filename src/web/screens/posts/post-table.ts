@@ -1,4 +1,4 @@
-import type { PostRow, ScoreRow } from '../../data/database.ts';
+import type { PostRow, ScoreRow } from '../../data/post-rows.ts';
 
 /** One line of the list. */
 export interface PostLine {

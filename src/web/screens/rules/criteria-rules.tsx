@@ -13,13 +13,14 @@ import {
   RAMP_CORNERS,
   readProfile,
 } from '../../../core/criteria/index.ts';
-import type { SiteRow } from '../../data/database.ts';
+import type { SiteRow } from '../../data/post-rows.ts';
 import { changeSite, currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 import { download } from '../../ui/download.ts';
 import { FileButton } from '../../ui/file-button.tsx';
+import { Panes } from '../../ui/panes.tsx';
 import { GROUP_NAMES } from '../../ui/ridge.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
 import { ProfileEffectPanel } from './profile-effect-panel.tsx';
@@ -67,110 +68,119 @@ function ProfileEditor({ site }: { site: SiteRow }) {
     setForm({ ...form, limits: { ...form.limits, [name]: form.limits[name].with(at, typed) } });
 
   return (
-    <main className="flex h-full min-h-0 max-[900px]:flex-col max-[900px]:overflow-auto">
-      <div className="min-h-0 min-w-0 flex-1 overflow-auto px-8 py-6 max-[900px]:overflow-visible">
-        <Link
-          to="/rules"
-          className="mb-2 inline-flex items-center gap-1 text-[13px] text-soft hover:text-ink"
-        >
-          <ArrowLeft size={14} aria-hidden />
-          House rules
-        </Link>
-        <h1 className="font-serif text-[26px] font-semibold">Weights and limits</h1>
-        <p className="mb-5 max-w-2xl text-soft">
-          A weight is the share of the score that a criterion can earn; 0 leaves it out. A limit says from
-          where on it is earned.
-        </p>
-        {GROUPS.map((group) => (
-          <section key={group} aria-label={`${GROUP_NAMES[group]}: weights`} className="mb-6">
-            <h2 className="mb-1 border-b pb-1 font-semibold">{GROUP_NAMES[group]}</h2>
+    <main className="flex h-full min-h-0 flex-col">
+      <Panes
+        name="criteria"
+        main={
+          <div className="min-h-0 min-w-0 flex-1 overflow-auto px-8 py-6">
+            <Link
+              to="/rules"
+              className="mb-2 inline-flex items-center gap-1 text-[13px] text-soft hover:text-ink"
+            >
+              <ArrowLeft size={14} aria-hidden />
+              House rules
+            </Link>
+            <h1 className="font-serif text-[26px] font-semibold">Weights and limits</h1>
+            <p className="mb-5 max-w-2xl text-soft">
+              A weight is the share of the score that a criterion can earn; 0 leaves it out. A limit says from
+              where on it is earned.
+            </p>
+            {GROUPS.map((group) => (
+              <section key={group} aria-label={`${GROUP_NAMES[group]}: weights`} className="mb-6">
+                <h2 className="mb-1 border-b pb-1 font-semibold">{GROUP_NAMES[group]}</h2>
+                <ul>
+                  {meanings
+                    .filter((one) => one.group === group)
+                    .map(({ id, title, target }) => (
+                      <li key={id} className="flex items-center gap-3 border-b py-1 text-[13px]">
+                        <label htmlFor={`weight-${id}`} className="w-52 shrink-0">
+                          {title}
+                        </label>
+                        <span className="min-w-0 flex-1 text-soft">{target}</span>
+                        <NumberField
+                          id={`weight-${id}`}
+                          value={form.weights[id]}
+                          changed={form.weights[id] !== kept.weights[id]}
+                          onChange={(typed) => setWeight(id, typed)}
+                        />
+                      </li>
+                    ))}
+                </ul>
+              </section>
+            ))}
+            <h2 className="mt-8 mb-1 font-serif text-xl font-semibold">Limits</h2>
+            <p className="mb-3 text-soft">Between two numbers the points rise or fall evenly.</p>
             <ul>
-              {meanings
-                .filter((one) => one.group === group)
-                .map(({ id, title, target }) => (
-                  <li key={id} className="flex items-center gap-3 border-b py-1 text-[13px]">
-                    <label htmlFor={`weight-${id}`} className="w-52 shrink-0">
-                      {title}
-                    </label>
-                    <span className="min-w-0 flex-1 text-soft">{target}</span>
-                    <NumberField
-                      id={`weight-${id}`}
-                      value={form.weights[id]}
-                      changed={form.weights[id] !== kept.weights[id]}
-                      onChange={(typed) => setWeight(id, typed)}
-                    />
-                  </li>
-                ))}
+              {LIMIT_MEANINGS.map((limit) => (
+                <LimitRow key={limit.name} limit={limit} form={form} kept={kept} onChange={setLimit} />
+              ))}
             </ul>
-          </section>
-        ))}
-        <h2 className="mt-8 mb-1 font-serif text-xl font-semibold">Limits</h2>
-        <p className="mb-3 text-soft">Between two numbers the points rise or fall evenly.</p>
-        <ul>
-          {LIMIT_MEANINGS.map((limit) => (
-            <LimitRow key={limit.name} limit={limit} form={form} kept={kept} onChange={setLimit} />
-          ))}
-        </ul>
-      </div>
-      <aside
-        aria-label="Effect"
-        className="flex w-[360px] shrink-0 flex-col gap-4 overflow-auto border-l px-5 py-6 max-[900px]:w-auto max-[900px]:overflow-visible max-[900px]:border-t max-[900px]:border-l-0"
-      >
-        <div>
-          <h2 className="mb-2 font-serif text-xl font-semibold">On the posts at hand</h2>
-          {problem !== null ? (
-            <p role="alert" className="text-rust">
-              {problem}
-            </p>
-          ) : (
-            <ProfileEffectPanel siteId={site.id} profile={profile} />
-          )}
-        </div>
-        <div className="flex flex-wrap gap-2 border-t pt-4">
-          <Button
-            look="main"
-            disabled={changes === 0 || !profile}
-            onClick={() => profile && attempt(apply(profile))}
-          >
-            {changes === 0 ? 'Nothing to apply' : `Apply ${changes} ${changes === 1 ? 'change' : 'changes'}`}
-          </Button>
-          <Button disabled={changes === 0} onClick={() => setForm(kept)}>
-            Discard
-          </Button>
-          <Button disabled={isDefault} onClick={() => setForm(formOf(defaultProfile))}>
-            Back to the defaults
-          </Button>
-        </div>
-        <div className="border-t pt-4">
-          <p className="mb-2 text-[13px] text-soft">
-            {total === null
-              ? ''
-              : `The weights sum to ${Math.round(total * 10) / 10}; what applies is scaled to 100.`}
-          </p>
-          <div className="flex flex-wrap gap-2">
-            <Button
-              disabled={!profile}
-              onClick={() =>
-                download('criteria-profile.json', JSON.stringify(profile, null, 2), 'application/json')
-              }
-            >
-              Export as JSON
-            </Button>
-            <FileButton
-              label="Profile to import"
-              accept=".json,application/json"
-              onFiles={([given]) => attempt(take(given))}
-            >
-              Import
-            </FileButton>
           </div>
-          {fileProblem && (
-            <p role="alert" className="mt-2 text-rust">
-              {fileProblem}
-            </p>
-          )}
-        </div>
-      </aside>
+        }
+        side={
+          <aside aria-label="Effect" className="flex min-h-0 flex-1 flex-col gap-4 overflow-auto px-5 py-6">
+            <div>
+              <h2 className="mb-2 font-serif text-xl font-semibold">On the posts at hand</h2>
+              {problem !== null ? (
+                <p role="alert" className="text-rust">
+                  {problem}
+                </p>
+              ) : (
+                <ProfileEffectPanel siteId={site.id} profile={profile} />
+              )}
+            </div>
+            <div className="flex flex-wrap gap-2 border-t pt-4">
+              <Button
+                look="main"
+                disabled={changes === 0 || !profile}
+                onClick={() => profile && attempt(apply(profile))}
+              >
+                {changes === 0
+                  ? 'Nothing to apply'
+                  : `Apply ${changes} ${changes === 1 ? 'change' : 'changes'}`}
+              </Button>
+              <Button disabled={changes === 0} onClick={() => setForm(kept)}>
+                Discard
+              </Button>
+              <Button disabled={isDefault} onClick={() => setForm(formOf(defaultProfile))}>
+                Back to the defaults
+              </Button>
+            </div>
+            <div className="border-t pt-4">
+              <p className="mb-2 text-[13px] text-soft">
+                {total === null
+                  ? ''
+                  : `The weights sum to ${Math.round(total * 10) / 10}; what applies is scaled to 100.`}
+              </p>
+              <div className="flex flex-wrap gap-2">
+                <Button
+                  disabled={!profile}
+                  onClick={() =>
+                    download('criteria-profile.json', JSON.stringify(profile, null, 2), 'application/json')
+                  }
+                >
+                  Export as JSON
+                </Button>
+                <FileButton
+                  label="Profile to import"
+                  accept=".json,application/json"
+                  onFiles={([given]) => attempt(take(given))}
+                >
+                  Import
+                </FileButton>
+              </div>
+              {fileProblem && (
+                <p role="alert" className="mt-2 text-rust">
+                  {fileProblem}
+                </p>
+              )}
+            </div>
+          </aside>
+        }
+        sideName="the effect"
+        sideWidth={360}
+        below={900}
+      />
     </main>
   );
 }

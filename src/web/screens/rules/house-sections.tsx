@@ -1,7 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { House } from '../../../core/site/index.ts';
-import type { SiteRow } from '../../data/database.ts';
+import type { SiteRow } from '../../data/post-rows.ts';
 import { changeHouse } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import type { Profile } from '../../../core/criteria/index.ts';
-import type { ProfileEffect } from '../../../core/site/index.ts';
+import type { ProfileEffect } from '../../../core/scoring/index.ts';
 import { Waiting } from '../../ui/waiting.tsx';
 import { jobsWorker } from '../../workers/jobs-client.ts';
 

@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { SiteRow } from '../../data/database.ts';
+import type { SiteRow } from '../../data/post-rows.ts';
 import { allSites, goToSite, removeSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';

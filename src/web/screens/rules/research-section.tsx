@@ -5,7 +5,7 @@ import {
   type ResearchRules,
 } from '../../../core/research/index.ts';
 import { researchRulesOf } from '../../../core/site/index.ts';
-import type { SiteRow } from '../../data/database.ts';
+import type { SiteRow } from '../../data/post-rows.ts';
 import { changeHouse } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';

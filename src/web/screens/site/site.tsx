@@ -1,16 +1,20 @@
-import { useVirtualizer } from '@tanstack/react-virtual';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { Search, Trash2 } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
+import { Trash2 } from 'lucide-react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { database, type PageRow } from '../../data/database.ts';
+import { database } from '../../data/database.ts';
+import type { PageRow } from '../../data/post-rows.ts';
 import { postsOf } from '../../data/posts.ts';
 import { currentSite, removePages, restorePages } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
-import { Check } from '../../ui/check-field.tsx';
 import { Empty } from '../../ui/empty.tsx';
+import { many } from '../../ui/figures.ts';
+import { DataGrid } from '../../ui/grid/data-grid.tsx';
+import type { GridColumn } from '../../ui/grid/grid-column.ts';
+import { IconButton } from '../../ui/icon-button.tsx';
+import { SearchField } from '../../ui/search-field.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
 
 const ROW = 40;
@@ -51,23 +55,17 @@ export function Site() {
       <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-5 pb-3">
         <h1 className="font-serif text-[26px] font-semibold">Site</h1>
         <p className="text-soft">
-          {pages.length.toLocaleString('en')} {pages.length === 1 ? 'page' : 'pages'} beside {posts}{' '}
-          {posts === 1 ? 'post' : 'posts'}
+          {many(pages.length, 'page')} beside {many(posts, 'post')}
           {site.baseAddress ? ` on ${site.baseAddress.replace(/^https?:\/\//, '')}` : ''}
         </p>
         {pages.length > 0 && (
           <div className="ml-auto flex flex-wrap items-center gap-2">
-            <label className="flex items-center gap-1.5 rounded-md border bg-sheet px-2">
-              <Search size={15} className="text-soft" aria-hidden />
-              <span className="sr-only">Search pages</span>
-              <input
-                type="search"
-                placeholder="Address or title"
-                value={search}
-                onChange={(event) => setSearch(event.target.value)}
-                className="w-44 bg-transparent py-1.5 outline-none"
-              />
-            </label>
+            <SearchField
+              name="Search pages"
+              placeholder="Address or title"
+              value={search}
+              onChange={setSearch}
+            />
             {chosen.length > 0 && (
               <Button onClick={() => attempt(remove(chosen))}>
                 <Trash2 size={15} aria-hidden />
@@ -99,102 +97,60 @@ export function Site() {
           of addresses tells them; then links to them are offered while you write, and checked.
         </Empty>
       ) : (
-        <Pages
-          shown={shown}
-          selected={selected}
-          setSelected={setSelected}
-          remove={(row) => attempt(remove([row]))}
-        />
+        <div className="flex min-h-0 flex-1 px-4 pb-4">
+          <DataGrid
+            name="Pages"
+            columns={pageColumns((row) => attempt(remove([row])))}
+            count={shown.length}
+            rowAt={(place) => shown[place]}
+            nameOf={({ address }) => address}
+            rowHeight={ROW}
+            selection={{ selected, onSelect: setSelected, keyAt: (place) => shown[place].path }}
+            none={<p className="px-2 py-8 text-center text-soft">No page matches.</p>}
+          />
+        </div>
       )}
     </main>
   );
 }
 
-const GRID = 'grid grid-cols-[34px_minmax(0,1.3fr)_minmax(0,1fr)_40px] items-center gap-x-3 px-2';
-
-function Pages({
-  shown,
-  selected,
-  setSelected,
-  remove,
-}: {
-  shown: PageRow[];
-  selected: ReadonlySet<string>;
-  setSelected: (selected: ReadonlySet<string>) => void;
-  remove: (row: PageRow) => void;
-}) {
-  const scroller = useRef<HTMLDivElement>(null);
-  const rows = useVirtualizer({
-    count: shown.length,
-    getScrollElement: () => scroller.current,
-    estimateSize: () => ROW,
-    overscan: 12,
-  });
-  const all = shown.length > 0 && shown.every((row) => selected.has(row.path));
-  const toggle = (path: string) => {
-    const next = new Set(selected);
-    if (!next.delete(path)) next.add(path);
-    setSelected(next);
-  };
-  return (
-    <div ref={scroller} className="min-h-0 flex-1 overflow-auto px-4 pb-4">
-      <div role="table" aria-label="Pages" aria-rowcount={shown.length + 1} className="text-[13px]">
-        <div role="rowgroup" className="sticky top-0 z-10 bg-paper">
-          <div role="row" className={`${GRID} border-b py-2 text-soft`}>
-            <div role="columnheader">
-              <Check
-                name="Select all shown"
-                checked={all}
-                onChange={() => setSelected(new Set(all ? [] : shown.map((row) => row.path)))}
-              />
-            </div>
-            <div role="columnheader">Address</div>
-            <div role="columnheader">Title</div>
-            <div role="columnheader">
-              <span className="sr-only">Take out</span>
-            </div>
-          </div>
-        </div>
-        <div role="rowgroup" style={{ height: rows.getTotalSize(), position: 'relative' }}>
-          {rows.getVirtualItems().map(({ index, start }) => {
-            const row = shown[index];
-            return (
-              <div
-                key={row.path}
-                role="row"
-                aria-rowindex={index + 2}
-                className={`${GRID} group absolute inset-x-0 border-b hover:bg-sheet`}
-                style={{ height: ROW, transform: `translateY(${start}px)` }}
-              >
-                <div role="cell">
-                  <Check
-                    name={`Select ${row.address}`}
-                    checked={selected.has(row.path)}
-                    onChange={() => toggle(row.path)}
-                  />
-                </div>
-                <div role="cell" className="truncate" title={row.address} dir="auto">
-                  {row.address}
-                </div>
-                <div role="cell" className="truncate text-soft" title={row.title} dir="auto">
-                  {row.title || '–'}
-                </div>
-                <div role="cell">
-                  <button
-                    type="button"
-                    aria-label={`Take out ${row.address}`}
-                    onClick={() => remove(row)}
-                    className="rounded p-1 opacity-0 group-hover:opacity-100 hover:text-rust focus-visible:opacity-100"
-                  >
-                    <Trash2 size={14} aria-hidden />
-                  </button>
-                </div>
-              </div>
-            );
-          })}
-        </div>
-        {shown.length === 0 && <p className="px-2 py-8 text-center text-soft">No page matches.</p>}
-      </div>
-    </div>
-  );
-}
+const pageColumns = (remove: (row: PageRow) => void): GridColumn<PageRow>[] => [
+  {
+    id: 'address',
+    name: 'Address',
+    width: 'minmax(0,1.3fr)',
+    className: 'truncate',
+    cell: ({ address }) => (
+      <span title={address} dir="auto">
+        {address}
+      </span>
+    ),
+  },
+  {
+    id: 'title',
+    name: 'Title',
+    width: 'minmax(0,1fr)',
+    className: 'truncate text-soft',
+    cell: ({ title }) => (
+      <span title={title} dir="auto">
+        {title || '–'}
+      </span>
+    ),
+  },
+  {
+    id: 'remove',
+    name: 'Take out',
+    nameless: true,
+    width: '40px',
+    cell: (row) => (
+      <IconButton
+        name={`Take out ${row.address}`}
+        icon={Trash2}
+        size={14}
+        grave
+        onClick={() => remove(row)}
+        className="opacity-0 group-hover:opacity-100 focus-visible:opacity-100 pointer-coarse:opacity-100"
+      />
+    ),
+  },
+];

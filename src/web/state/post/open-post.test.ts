@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { DraftReadings } from '../../../core/criteria/index.ts';
 import { emptyFields, readMarkdown } from '../../../core/draft/index.ts';
-import { emptyScene, indexedPost, scorePost } from '../../../core/site/index.ts';
+import { emptyScene, scorePost } from '../../../core/scoring/index.ts';
+import { indexedPost } from '../../../core/site/index.ts';
 import type { ScoreAnswer } from '../../workers/scoring-worker.ts';
 import {
   contentShown,

@@ -2,50 +2,22 @@ import { liveQuery, type Subscription } from 'dexie';
 import { toast } from 'sonner';
 import { applyEdits, type DraftEdit } from '../../../core/criteria/index.ts';
 import { type Draft, listTakenBack, type PostDocument, type PostFields } from '../../../core/draft/index.ts';
-import { finishedDraft, type OutlineItem } from '../../../core/outline/index.ts';
-import type { VersionReason, VersionRow } from '../../data/database.ts';
+import type { OutlineItem } from '../../../core/outline/index.ts';
 import { contentTakenBack, type PostContent } from '../../data/post-content.ts';
+import type { VersionReason, VersionRow } from '../../data/post-rows.ts';
 import { type LoadedPost, loadPost, revisionOf } from '../../data/posts.ts';
 import type { TermPlace } from '../../workers/scoring-worker.ts';
-import { store } from '../store.ts';
 import { offerUndo, type TakeBack } from '../undo.ts';
 import { lendDraft } from './draft-at-hand.ts';
-import {
-  contentShown,
-  postClosed,
-  postOpened,
-  presenceSet,
-  saveMoved,
-  scored,
-  scoringFailed,
-  trialBegun,
-  trialEnded,
-} from './open-post.ts';
 import { lastVisitWritten, sessionClosed, sessionOpened, takeBackInPost } from './open-sessions.ts';
+import { type BodyOwner, type PostChange, PostInHand } from './post-in-hand.ts';
 import { PostPresence } from './post-presence.ts';
 import { PostSaver } from './post-saver.ts';
 import { PostScorer } from './post-scorer.ts';
 import { PostTrial } from './post-trial.ts';
+import { ShownPost } from './shown-post.ts';
 import { tellUnsaved } from './unsaved.ts';
 import { VersionKeeper } from './version-keeper.ts';
-
-/** What the editor lends the session while it lives. */
-export interface BodyOwner {
-  /** The body as it stands in the editor. */
-  read(): Draft;
-  /** Puts another body in: as one step of the editor's history, or past it where another tab wrote it. */
-  replace(draft: Draft, pastHistory?: boolean): void;
-  /** Whether the writer may change the body here. */
-  setEditable(editable: boolean): void;
-  destroy(): void;
-}
-
-/** A change of a post: what is given is set, the rest stays. */
-export interface PostChange {
-  fields?: Partial<PostFields>;
-  draft?: Draft;
-  outline?: OutlineItem[];
-}
 
 /**
  * One visit of one post, outside of React. It owns the post's fields and outline, and its body until the editor takes
@@ -55,10 +27,8 @@ export interface PostChange {
 export class PostSession {
   /** The sign of this visit: two visits of one post are two sessions. */
   readonly key = crypto.randomUUID();
-  private fields: PostFields;
-  private outline: OutlineItem[];
-  private draft: Draft;
-  private owner: BodyOwner | null = null;
+  private readonly shown = new ShownPost(this.key);
+  private readonly post: PostInHand;
   private closed = false;
   private following = false;
   private takingIn = false;
@@ -73,37 +43,24 @@ export class PostSession {
   private constructor(
     readonly id: string,
     readonly siteId: string,
-    { row, draft, outline }: LoadedPost,
+    loaded: LoadedPost,
   ) {
-    this.fields = row.fields;
-    this.outline = outline;
-    this.draft = draft;
+    this.post = new PostInHand(loaded);
     this.versions = new VersionKeeper({ siteId, postId: id }, this.content);
-    this.saver = new PostSaver(id, row.revision, {
+    this.saver = new PostSaver(id, loaded.row.revision, {
       read: () => this.content,
-      onSaving: (saving) => store.dispatch(saveMoved({ session: this.key, saving })),
+      onSaving: (saving) => this.shown.saving(saving),
       onSaved: (content) => this.versions.afterSave(content),
-      setAside: async (content) => {
-        await this.versions.keep(content, 'aside');
-        toast('This post was changed elsewhere. What you had written here is kept under Versions.', {
-          id: `aside ${this.key}`,
-          duration: 15_000,
-        });
-      },
+      setAside: (content) => this.versions.keepAside(content),
       takeIn: (stored) => this.takeIn(stored),
     });
     this.scorer = new PostScorer(
       { siteId, postId: id },
       {
         read: () => ({ revision: this.saver.stored, document: this.finished }),
-        onReport: (answer) => store.dispatch(scored({ session: this.key, answer })),
+        onReport: (answer) => this.shown.score(answer),
         onProblem: (reason) =>
-          store.dispatch(
-            scoringFailed({
-              session: this.key,
-              reason: `Scoring stopped (${reason}). Your text is not touched.`,
-            }),
-          ),
+          this.shown.scoringProblem(`Scoring stopped (${reason}). Your text is not touched.`),
       },
     );
     this.others = liveQuery(() => revisionOf(id)).subscribe({
@@ -117,7 +74,7 @@ export class PostSession {
       follow: () => this.setFollowing(true),
       yield: () => this.saver.write(),
     });
-    this.takeLentBack = lendDraft(() => this.document);
+    this.takeLentBack = lendDraft(() => this.post.document);
     addEventListener('pagehide', this.saveNow);
     document.addEventListener('visibilitychange', this.saveNow);
     sessionOpened(this);
@@ -132,33 +89,24 @@ export class PostSession {
     const loaded = await loadPost(id);
     if (!loaded || signal?.aborted) return null;
     const session = new PostSession(id, loaded.row.siteId, loaded);
-    store.dispatch(
-      postOpened({
-        session: session.key,
-        id,
-        siteId: session.siteId,
-        fields: session.fields,
-        outline: session.outline,
-        changed: loaded.row.changed,
-      }),
-    );
-    if (session.following) store.dispatch(presenceSet({ session: session.key, following: true }));
+    const { siteId, post, shown } = session;
+    shown.opened({ id, siteId, fields: post.fields, outline: post.outline, changed: loaded.row.changed });
+    if (session.following) shown.following(true);
     return session;
   }
 
   /** The body as it stands now. */
   get body(): Draft {
-    if (this.owner) this.draft = this.owner.read();
-    return this.draft;
+    return this.post.body;
   }
 
   get document(): PostDocument {
-    return { fields: this.fields, draft: this.body };
+    return this.post.document;
   }
 
   /** The post as it is scored and goes out: without headings that still wait for their text. */
   get finished(): PostDocument {
-    return { fields: this.fields, draft: finishedDraft(this.body, this.outline) };
+    return this.post.finished;
   }
 
   /** Why what stands here is not saved, in words; empty where it is, or is on its way. */
@@ -168,13 +116,12 @@ export class PostSession {
 
   /** All of the post as it stands now. */
   get content(): PostContent {
-    return { document: this.document, outline: this.outline };
+    return this.post.content;
   }
 
   /** The editor takes the body over for the rest of the session. */
   lend(owner: BodyOwner): void {
-    this.owner = owner;
-    owner.setEditable(!this.following && !this.closed);
+    this.post.lend(owner, !this.following && !this.closed);
   }
 
   /** Writes the post in this tab from now on; the tab that wrote it saves first and follows. */
@@ -184,7 +131,7 @@ export class PostSession {
 
   /** Scores anew after scoring stopped. */
   restartScoring(): void {
-    store.dispatch(scoringFailed({ session: this.key, reason: '' }));
+    this.shown.scoringProblem('');
     this.scorer.restart();
   }
 
@@ -210,11 +157,12 @@ export class PostSession {
     }
     if (this.closed || this.following) return () => {};
     return this.tracked(() => {
-      if (draft) this.replaceBody(draft);
+      // The editor tells of a change of its own.
+      if (draft && !this.post.replaceBody(draft)) this.changed();
       if (fields || outline) {
-        this.fields = { ...this.fields, ...fields };
-        this.outline = outline ?? this.outline;
-        this.shown();
+        this.post.fields = { ...this.post.fields, ...fields };
+        this.post.outline = outline ?? this.post.outline;
+        this.shown.content(this.post.fields, this.post.outline);
         this.changed();
       }
     });
@@ -238,12 +186,12 @@ export class PostSession {
    */
   changeOutline(from: readonly OutlineItem[], to: readonly OutlineItem[]): TakeBack {
     // Taking back "from `to` to `from`" is to go from `from` to `to`.
-    return this.change({ outline: listTakenBack(to, from, this.outline).value });
+    return this.change({ outline: listTakenBack(to, from, this.post.outline).value });
   }
 
   /** Applies edits; answers the way back. */
   apply(edits: readonly DraftEdit[]): TakeBack {
-    const before = this.document;
+    const before = this.post.document;
     const after = applyEdits(
       before,
       edits.map((edit) => (edit.kind === 'split-block' ? { ...edit, newId: crypto.randomUUID() } : edit)),
@@ -270,14 +218,14 @@ export class PostSession {
   /** Begins a trial: from here on everything can be taken back in one go. How the post stands is kept as a version. */
   async beginTrial(): Promise<void> {
     this.trial.begin(this.content);
-    store.dispatch(trialBegun({ session: this.key }));
+    this.shown.trial(true);
     await this.keepVersion('trial');
   }
 
   /** Ends a trial. What is taken back can be brought back by the answer's undo. */
   endTrial(how: 'keep' | 'take-back'): void {
     const before = this.trial.end();
-    store.dispatch(trialEnded({ session: this.key }));
+    this.shown.trial(false);
     if (how === 'keep' || !before) return;
     offerUndo('The post is as it was before the trial.', this.putBack(before));
   }
@@ -290,19 +238,10 @@ export class PostSession {
     return this.saver.write();
   }
 
-  /** Replaces the body, undoable in the editor once there is one. */
-  private replaceBody(draft: Draft): void {
-    if (this.owner) this.owner.replace(draft);
-    else {
-      this.draft = draft;
-      this.changed();
-    }
-  }
-
   private setFollowing(following: boolean): void {
     this.following = following;
-    this.owner?.setEditable(!following);
-    store.dispatch(presenceSet({ session: this.key, following }));
+    this.post.setEditable(!following);
+    this.shown.following(following);
   }
 
   /** Takes in what was written elsewhere, then does `next`. What was changed here and not saved is never thrown away. */
@@ -316,21 +255,15 @@ export class PostSession {
       .finally(next);
   }
 
-  private takeIn({ row, draft, outline }: LoadedPost): void {
+  private takeIn(stored: LoadedPost): void {
+    const { row } = stored;
     this.saver.tookIn(row.revision);
-    this.fields = row.fields;
-    this.outline = outline;
-    this.draft = draft;
-    this.shown();
-    store.dispatch(saveMoved({ session: this.key, saving: { save: 'saved', at: row.changed } }));
     this.takingIn = true;
-    this.owner?.replace(draft, true);
+    this.post.takeIn(stored);
     this.takingIn = false;
+    this.shown.content(this.post.fields, this.post.outline);
+    this.shown.saving({ save: 'saved', at: row.changed });
     this.scorer.changed();
-  }
-
-  private shown(): void {
-    store.dispatch(contentShown({ session: this.key, fields: this.fields, outline: this.outline }));
   }
 
   private changed(): void {
@@ -351,15 +284,12 @@ export class PostSession {
     this.others.unsubscribe();
     this.scorer.close();
     this.takeLentBack();
-    // Everything must be read before the editor goes.
-    this.draft = this.body;
-    const { owner } = this;
-    this.owner = null;
+    const owner = this.post.release();
     this.closed = true;
     const written = this.saver.close();
     sessionClosed(this, written);
     owner?.destroy();
-    store.dispatch(postClosed({ session: this.key }));
+    this.shown.closed();
     const kept = await written;
     // Only now may another tab write: it begins with what was written here.
     this.presence.close();

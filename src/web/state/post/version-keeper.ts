@@ -1,5 +1,6 @@
-import type { VersionReason, VersionRow } from '../../data/database.ts';
+import { toast } from 'sonner';
 import type { PostContent } from '../../data/post-content.ts';
+import type { VersionReason, VersionRow } from '../../data/post-rows.ts';
 import { keepVersion, versionsOf } from '../../data/versions.ts';
 import { jobsWorker } from '../../workers/jobs-client.ts';
 
@@ -28,6 +29,15 @@ export class VersionKeeper {
     const row = await keepVersion(this.post, content, reason, now.toISOString(), name);
     this.score().catch((error: unknown) => console.error('Versions could not be scored:', error));
     return row;
+  }
+
+  /** Keeps what was written here while another write came first, and says where it is. */
+  async keepAside(content: PostContent): Promise<void> {
+    await this.keep(content, 'aside');
+    toast('This post was changed elsewhere. What you had written here is kept under Versions.', {
+      id: `aside ${this.post.postId}`,
+      duration: 15_000,
+    });
   }
 
   /** To be told after each save; keeps a version where one is due. The next save does not wait for it. */

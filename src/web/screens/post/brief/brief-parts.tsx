@@ -3,14 +3,14 @@ import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import type { PostFields } from '../../../../core/draft/index.ts';
 import { BRIEF_PARTS, type Brief, type BriefPart, PART_NAMES } from '../../../../core/writing/index.ts';
-import type { BriefRow, StudyRow } from '../../../data/database.ts';
+import type { BriefRow, StudyRow } from '../../../data/study-rows.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Check } from '../../../ui/check-field.tsx';
 import { ChipsField } from '../../../ui/chips-field.tsx';
 import { TextField } from '../../../ui/field.tsx';
 import { countInWords, many } from '../../../ui/figures.ts';
-import { usePost } from '../post-context.ts';
+import { usePost } from '../frame/post-context.ts';
 import { LinkChooser } from './link-chooser.tsx';
 
 const word = 'font-semibold text-marram underline decoration-marram/40 underline-offset-4';

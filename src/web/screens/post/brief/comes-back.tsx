@@ -13,8 +13,8 @@ import { useAppSelector } from '../../../state/store.ts';
 import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
 import { many } from '../../../ui/figures.ts';
-import { GenerationHistory } from '../generation-history.tsx';
-import { usePost } from '../post-context.ts';
+import { usePost } from '../frame/post-context.ts';
+import { GenerationHistory } from './generation-history.tsx';
 
 const nextId = () => crypto.randomUUID();
 

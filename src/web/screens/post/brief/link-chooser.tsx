@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useId, useState } from 'react';
 import { sitePlaces } from '../../../data/site-places.ts';
 import { Button } from '../../../ui/button.tsx';
-import { usePost } from '../post-context.ts';
+import { usePost } from '../frame/post-context.ts';
 
 /** A page or post of the site, found by its words. */
 export function LinkChooser({

@@ -17,8 +17,8 @@ import { CheckField } from '../../../ui/check-field.tsx';
 import { many } from '../../../ui/figures.ts';
 import type { PlanWish } from '../../../workers/plan.ts';
 import { studyWorker } from '../../../workers/study-client.ts';
-import { GenerationHistory } from '../generation-history.tsx';
-import { usePost } from '../post-context.ts';
+import { GenerationHistory } from '../brief/generation-history.tsx';
+import { usePost } from '../frame/post-context.ts';
 
 const GROUNDS = {
   point: 'your main point',

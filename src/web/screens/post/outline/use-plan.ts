@@ -1,12 +1,12 @@
 import { useEffect, useState } from 'react';
 import { defaultProfile } from '../../../../core/criteria/index.ts';
 import { wishedLength } from '../../../../core/writing/index.ts';
-import type { StudyRow } from '../../../data/database.ts';
+import type { StudyRow } from '../../../data/study-rows.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import type { PlanView, PlanWish } from '../../../workers/plan.ts';
 import { studyWorker } from '../../../workers/study-client.ts';
-import { usePost } from '../post-context.ts';
+import { usePost } from '../frame/post-context.ts';
 
 /** What the plan of the post in hand is held against. */
 export function usePlanWish(

@@ -4,7 +4,7 @@ import { setTick, ticksOf } from '../../../data/ticks.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { CheckField } from '../../../ui/check-field.tsx';
 import { WordLink } from '../../../ui/word-link.tsx';
-import type { PostContext } from '../post-context.ts';
+import type { PostContext } from '../frame/post-context.ts';
 
 /** The house's own checklist, ticked for this post. */
 export function HouseChecklist({ session, site }: PostContext) {

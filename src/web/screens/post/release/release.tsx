@@ -2,33 +2,30 @@ import { FileCode, FileJson, FileText, FileType2, Printer } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import {
-  byPointsToWin,
-  type CriterionResult,
-  DraftReadings,
-  GROUPS,
-} from '../../../../core/criteria/index.ts';
+import { byPointsToWin, DraftReadings } from '../../../../core/criteria/index.ts';
 import { STATUSES, type Status, writeHtmlPage, writeMarkdown } from '../../../../core/draft/index.ts';
 import { scoreReportJson } from '../../../../core/formats/index.ts';
 import { effectiveMetaTitle, slugOf } from '../../../../core/listing/index.ts';
-import { indexedPost, isForReaders, publishingNeeds, scorePost } from '../../../../core/site/index.ts';
+import { scorePost } from '../../../../core/scoring/index.ts';
+import { indexedPost, isForReaders, publishingNeeds } from '../../../../core/site/index.ts';
 import { readScene } from '../../../data/read-scene.ts';
 import { sceneOf } from '../../../data/scene.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { download } from '../../../ui/download.ts';
-import { Earned, ToWin } from '../../../ui/earned.tsx';
+import { ToWin } from '../../../ui/earned.tsx';
 import { ChoiceField, TextField } from '../../../ui/field.tsx';
 import { listInWords } from '../../../ui/figures.ts';
-import { GROUP_NAMES, Ridge } from '../../../ui/ridge.tsx';
+import { Ridge } from '../../../ui/ridge.tsx';
 import { STATUS_NAMES } from '../../../ui/status-names.ts';
 import { Waiting } from '../../../ui/waiting.tsx';
 import { jobsWorker } from '../../../workers/jobs-client.ts';
-import { Editable } from '../editable.tsx';
-import { LeftOverNotice } from '../left-over-notice.tsx';
-import { usePost } from '../post-context.ts';
-import { useLeftOver } from '../use-left-over.ts';
+import { Editable } from '../frame/editable.tsx';
+import { LeftOverNotice } from '../frame/left-over-notice.tsx';
+import { usePost } from '../frame/post-context.ts';
+import { useLeftOver } from '../frame/use-left-over.ts';
+import { Ledger } from '../ledger/ledger.tsx';
 import { HouseChecklist } from './house-checklist.tsx';
 
 /** Release: the whole account of the score, and the ways out. */
@@ -164,72 +161,5 @@ export function Release() {
         <Ledger criteria={report.criteria} />
       </div>
     </main>
-  );
-}
-
-const measuredInWords = ({ measured, unit }: CriterionResult) =>
-  typeof measured === 'number'
-    ? `${measured.toLocaleString('en')}${unit ? ` ${measured === 1 ? unit.replace(/s$/, '') : unit}` : ''}`
-    : String(measured ?? '–');
-
-/** Every criterion with what was measured, its target and its points. */
-function Ledger({ criteria }: { criteria: readonly CriterionResult[] }) {
-  return (
-    <section aria-label="Ledger">
-      <h2 className="mb-2 font-serif text-xl font-semibold">Ledger</h2>
-      <table className="w-full border-collapse text-[13px]">
-        <thead className="text-left text-soft">
-          <tr className="border-b">
-            <th className="py-1.5 font-normal" colSpan={2}>
-              Criterion
-            </th>
-            <th className="py-1.5 font-normal">Measured</th>
-            <th className="py-1.5 font-normal">Target</th>
-            <th className="py-1.5 text-right font-normal">Points</th>
-            <th className="py-1.5 text-right font-normal">To win</th>
-          </tr>
-        </thead>
-        {GROUPS.map((group) => {
-          const own = criteria.filter((line) => line.group === group);
-          const points = own.reduce((sum, line) => sum + line.points, 0);
-          const available = own.reduce((sum, line) => sum + line.available, 0);
-          return (
-            <tbody key={group}>
-              <tr className="border-b">
-                <th colSpan={4} scope="rowgroup" className="pt-4 pb-1.5 text-left text-[14px] font-semibold">
-                  {GROUP_NAMES[group]}
-                </th>
-                <td className="pt-4 pb-1.5 text-right font-semibold">
-                  {available > 0 ? `${points.toFixed(1)} of ${available.toFixed(1)}` : ''}
-                </td>
-                <td />
-              </tr>
-              {own.map((line) => (
-                <tr
-                  key={line.id}
-                  data-criterion={line.id}
-                  className={`border-b align-top ${line.applies ? '' : 'text-soft'}`}
-                >
-                  <td className="w-6 pt-2.5">
-                    <Earned share={line.applies ? line.points / line.available : null} />
-                  </td>
-                  <td className="py-1.5 pr-4">{line.title}</td>
-                  <td className="max-w-52 py-1.5 pr-4 break-words">
-                    {line.applies ? measuredInWords(line) : 'does not apply'}
-                  </td>
-                  <td className="max-w-72 py-1.5 pr-4 text-soft">{line.target}</td>
-                  <td data-points={line.points} className="py-1.5 text-right whitespace-nowrap">
-                    {line.applies ? `${line.points.toFixed(1)} of ${line.available.toFixed(1)}` : '–'}
-                  </td>
-                  <td className="w-16 py-1.5 text-right">
-                    {line.advice === null ? '' : <ToWin points={line.available - line.points} />}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          );
-        })}
-      </table>
-    </section>
   );
 }

@@ -14,7 +14,7 @@ import { Earned, ToWin } from '../../../ui/earned.tsx';
 import { GROUP_NAMES, Ridge } from '../../../ui/ridge.tsx';
 import { Waiting } from '../../../ui/waiting.tsx';
 import { useZone } from '../../../ui/zone.ts';
-import { usePost } from '../post-context.ts';
+import { usePost } from '../frame/post-context.ts';
 
 /** Characters of a place that are quoted. */
 const QUOTED = 140;

@@ -1,4 +1,4 @@
-import type { StudyRow } from '../../../data/database.ts';
+import type { StudyRow } from '../../../data/study-rows.ts';
 import { Button } from '../../../ui/button.tsx';
 import { dayInWords } from '../../../ui/day.ts';
 import { many } from '../../../ui/figures.ts';

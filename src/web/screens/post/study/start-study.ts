@@ -1,7 +1,7 @@
 import type { BroughtPage } from '../../../../core/formats/index.ts';
-import type { StudyPageRef, StudyPageRow, StudyRow } from '../../../data/database.ts';
 import { database } from '../../../data/database.ts';
 import { addStudy, changeStudy, pageRowOf } from '../../../data/studies.ts';
+import type { StudyPageRef, StudyPageRow, StudyRow } from '../../../data/study-rows.ts';
 import { market } from '../../../services/market.ts';
 
 /** Pages of a study. */

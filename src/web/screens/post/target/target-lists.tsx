@@ -1,8 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { overlapsOf } from '../../../../core/research/index.ts';
-import type { SiteRow } from '../../../data/database.ts';
 import { changeList, holderOfList, holderOfPost, listsOf, withPhrases } from '../../../data/lists.ts';
+import type { SiteRow } from '../../../data/post-rows.ts';
 import { postsOf } from '../../../data/posts.ts';
 import { attempt } from '../../../state/attempt.ts';
 import type { PostSession } from '../../../state/post/post-session.ts';

@@ -3,8 +3,8 @@ import type { PostFields } from '../../../../core/draft/index.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { ChipsField } from '../../../ui/chips-field.tsx';
 import { Field, TextField } from '../../../ui/field.tsx';
-import { Editable } from '../editable.tsx';
-import { usePost } from '../post-context.ts';
+import { Editable } from '../frame/editable.tsx';
+import { usePost } from '../frame/post-context.ts';
 import { TargetLists } from './target-lists.tsx';
 
 const GOALS = [

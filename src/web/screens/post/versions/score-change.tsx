@@ -1,4 +1,4 @@
-import type { VersionScore } from '../../../data/database.ts';
+import type { VersionScore } from '../../../data/post-rows.ts';
 import { GROUP_NAMES, Ridge } from '../../../ui/ridge.tsx';
 
 /** Points below which a criterion counts as unmoved. */

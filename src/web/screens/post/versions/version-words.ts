@@ -1,4 +1,4 @@
-import type { VersionReason, VersionRow } from '../../../data/database.ts';
+import type { VersionReason, VersionRow } from '../../../data/post-rows.ts';
 import { dayInWords, timeInWords } from '../../../ui/day.ts';
 
 const REASONS: Record<VersionReason, string> = {

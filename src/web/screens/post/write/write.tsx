@@ -6,20 +6,24 @@ import { useCommands } from '../../../state/use-commands.ts';
 import { findingSet, quietSet } from '../../../state/view.ts';
 import { many } from '../../../ui/figures.ts';
 import { isEnter } from '../../../ui/keys.ts';
-import { Editable } from '../editable.tsx';
-import { LeftOverNotice } from '../left-over-notice.tsx';
-import { usePost } from '../post-context.ts';
-import { useLeftOver } from '../use-left-over.ts';
-import { useUnedited, useWaiting } from '../use-unedited.ts';
-import { bodyEditor } from './body-editor.ts';
-import { FeaturedEditor } from './featured-editor.tsx';
-import { FindBar } from './find/find-bar.tsx';
-import { ListingEditor } from './listing-editor.tsx';
-import { Margin } from './margin.tsx';
+import { Panes } from '../../../ui/panes.tsx';
+import { Editable } from '../frame/editable.tsx';
+import { LeftOverNotice } from '../frame/left-over-notice.tsx';
+import { usePost } from '../frame/post-context.ts';
+import { useLeftOver } from '../frame/use-left-over.ts';
+import { useUnedited, useWaiting } from '../frame/use-unedited.ts';
+import { ListingEditor } from './listing/listing-editor.tsx';
+import { Margin } from './margin/margin.tsx';
+import { FeaturedEditor } from './pictures/featured-editor.tsx';
 import { placePictures } from './pictures/insert-pictures.ts';
 import { PicturePicker } from './pictures/picture-picker.tsx';
-import { Toolbar } from './toolbar.tsx';
-import { useMarks } from './use-marks.ts';
+import { bodyEditor } from './sheet/body-editor.ts';
+import { FindBar } from './sheet/find-bar.tsx';
+import { Toolbar } from './sheet/toolbar.tsx';
+import { useMarks } from './sheet/use-marks.ts';
+
+/** Pixels of the sheet with its edges: a measure of 66 characters. */
+const SHEET_WIDTH = 798;
 
 /** Write: listing and sheet on the left, the margin beside them, one scroller. */
 export function Write() {
@@ -93,78 +97,94 @@ export function Write() {
           Back to everything
         </button>
       )}
-      <div className="flex min-h-full items-stretch max-[760px]:flex-col">
-        <div
-          ref={column}
-          className={`min-w-[460px] px-6 max-[1100px]:px-4 max-[760px]:w-full max-[760px]:min-w-0 max-[760px]:px-3 ${quiet ? 'mx-auto w-[798px] py-8' : 'w-[798px] shrink'}`}
-        >
-          {!quiet && (
-            <>
-              <Editable>
-                <ListingEditor />
-              </Editable>
-              <LeftOverNotice postId={session.id} leftOver={leftOver} />
-              {unedited.length > 0 && (
-                <p
-                  role="note"
-                  className="mb-3 border-l-[3px] border-ochre bg-ochre-wash px-3 py-2 text-[13px]"
-                >
-                  {many(unedited.length, 'paragraph')} came back for a brief and{' '}
-                  {unedited.length === 1 ? 'is' : 'are'} not edited yet. Statements without a source stand in
-                  the notes.
-                </p>
-              )}
-            </>
-          )}
-          {/* biome-ignore lint/a11y/noStaticElementInteractions: hovering marked words shows their note, which is itself reached by keyboard */}
-          {/* biome-ignore lint/a11y/useKeyWithMouseEvents: as above */}
+      <Panes
+        name="write"
+        together
+        main={
           <div
-            className="rounded-md border bg-sheet"
-            onMouseOver={(event) => {
-              const noted = (event.target as HTMLElement).closest<HTMLElement>('[data-note]');
-              setInHand(noted?.dataset['note'] ?? null);
-              setPinned(noted?.dataset['note'] ?? null);
-            }}
+            ref={column}
+            className={`w-full px-6 max-[1100px]:px-4 max-[760px]:px-3 ${quiet ? 'mx-auto max-w-[798px] py-8' : ''}`}
           >
-            <div className="sticky top-0 z-20">
-              <Editable>
-                <Toolbar editor={body.editor} session={session} file={file} onPick={() => setPicking(true)} />
-              </Editable>
-              {finding && <FindBar editor={body.editor} session={session} />}
+            {!quiet && (
+              <>
+                <Editable>
+                  <ListingEditor />
+                </Editable>
+                <LeftOverNotice postId={session.id} leftOver={leftOver} />
+                {unedited.length > 0 && (
+                  <p
+                    role="note"
+                    className="mb-3 border-l-[3px] border-ochre bg-ochre-wash px-3 py-2 text-[13px]"
+                  >
+                    {many(unedited.length, 'paragraph')} came back for a brief and{' '}
+                    {unedited.length === 1 ? 'is' : 'are'} not edited yet. Statements without a source stand
+                    in the notes.
+                  </p>
+                )}
+              </>
+            )}
+            {/* biome-ignore lint/a11y/noStaticElementInteractions: hovering marked words shows their note, which is itself reached by keyboard */}
+            {/* biome-ignore lint/a11y/useKeyWithMouseEvents: as above */}
+            <div
+              className="rounded-md border bg-sheet"
+              onMouseOver={(event) => {
+                const noted = (event.target as HTMLElement).closest<HTMLElement>('[data-note]');
+                setInHand(noted?.dataset['note'] ?? null);
+                setPinned(noted?.dataset['note'] ?? null);
+              }}
+            >
+              <div className="sticky top-0 z-20">
+                <Editable>
+                  <Toolbar
+                    editor={body.editor}
+                    session={session}
+                    file={file}
+                    onPick={() => setPicking(true)}
+                  />
+                </Editable>
+                {finding && <FindBar editor={body.editor} session={session} />}
+              </div>
+              <div className="px-10 pt-5 pb-10 max-[1100px]:px-6 max-[760px]:px-4">
+                <label className="sr-only" htmlFor="post-title">
+                  Title
+                </label>
+                <Editable>
+                  <textarea
+                    id="post-title"
+                    data-place="title"
+                    rows={1}
+                    value={title}
+                    placeholder="Title"
+                    onChange={(event) => session.setFields({ title: event.target.value.replace(/\n/g, ' ') })}
+                    onKeyDown={(event) => {
+                      if (!isEnter(event)) return;
+                      event.preventDefault();
+                      body.editor.commands.focus('start');
+                    }}
+                    className="field-sizing-content mb-3 block w-full resize-none bg-transparent font-serif text-[28px] leading-tight font-semibold outline-none"
+                  />
+                </Editable>
+                <EditorContent editor={body.editor} />
+              </div>
             </div>
-            <div className="px-10 pt-5 pb-10 max-[1100px]:px-6 max-[760px]:px-4">
-              <label className="sr-only" htmlFor="post-title">
-                Title
-              </label>
+            {!quiet && (
               <Editable>
-                <textarea
-                  id="post-title"
-                  data-place="title"
-                  rows={1}
-                  value={title}
-                  placeholder="Title"
-                  onChange={(event) => session.setFields({ title: event.target.value.replace(/\n/g, ' ') })}
-                  onKeyDown={(event) => {
-                    if (!isEnter(event)) return;
-                    event.preventDefault();
-                    body.editor.commands.focus('start');
-                  }}
-                  className="field-sizing-content mb-3 block w-full resize-none bg-transparent font-serif text-[28px] leading-tight font-semibold outline-none"
-                />
+                <FeaturedEditor />
               </Editable>
-              <EditorContent editor={body.editor} />
-            </div>
+            )}
           </div>
-          {!quiet && (
-            <Editable>
-              <FeaturedEditor />
-            </Editable>
-          )}
-        </div>
-        {!quiet && (
-          <Margin body={body} column={column} inHand={inHand} setInHand={setInHand} pinned={pinned} />
-        )}
-      </div>
+        }
+        side={
+          quiet ? null : (
+            <Margin body={body} column={column} inHand={inHand} setInHand={setInHand} pinned={pinned} />
+          )
+        }
+        sideName="the margin"
+        mainMost={SHEET_WIDTH}
+        mainLeast={460}
+        least={300}
+        below={760}
+      />
       <PicturePicker
         siteId={session.siteId}
         open={picking}

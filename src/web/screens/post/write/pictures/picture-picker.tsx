@@ -4,7 +4,7 @@ import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { MEDIA } from '../../../../data/picture-store.ts';
 import { picturesWithUses, type UsedPicture } from '../../../../data/picture-uses.ts';
-import { usePicture } from '../use-picture.ts';
+import { usePicture } from './use-picture.ts';
 
 const usesInWords = ({ uses }: UsedPicture) =>
   uses.length === 0

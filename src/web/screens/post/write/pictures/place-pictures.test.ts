@@ -2,7 +2,7 @@ import { getSchema } from '@tiptap/core';
 import { EditorState, NodeSelection, TextSelection } from '@tiptap/pm/state';
 import { describe, expect, it } from 'vitest';
 import { readMarkdown, writeEditor } from '../../../../../core/draft/index.ts';
-import { extensions } from '../extensions.ts';
+import { extensions } from '../sheet/extensions.ts';
 import { belowSelectedBlock, type PicturePlace, picturesPlaced } from './place-pictures.ts';
 
 const schema = getSchema(extensions);

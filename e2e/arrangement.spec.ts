@@ -1,0 +1,28 @@
+import { expect, test } from '@playwright/test';
+
+test('columns that were left out and a margin that was made wider stand so again', async ({ page }) => {
+  await page.goto('/posts');
+  const posts = page.getByRole('table', { name: 'Posts' });
+  await expect(posts.getByRole('columnheader', { name: /Keyword/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Columns' }).click();
+  await page.getByRole('checkbox', { name: 'Keyword' }).uncheck();
+  await page.keyboard.press('Escape');
+  await expect(posts.getByRole('columnheader', { name: /Keyword/ })).toBeHidden();
+
+  await posts.getByRole('link', { name: 'How to fix a flat bike tyre by the road' }).click();
+  const edge = page.getByRole('separator', { name: 'Width of the margin' });
+  const margin = page.getByRole('region', { name: 'Notes' });
+  await expect(edge).toBeVisible();
+  const before = (await margin.boundingBox())?.width ?? 0;
+  await edge.focus();
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowLeft');
+  await expect.poll(async () => (await margin.boundingBox())?.width ?? 0).toBeGreaterThan(before + 40);
+  const wider = (await margin.boundingBox())?.width ?? 0;
+
+  await page.reload();
+  await expect.poll(async () => Math.round((await margin.boundingBox())?.width ?? 0)).toBe(Math.round(wider));
+  await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Posts', exact: true }).click();
+  await expect(posts.getByRole('columnheader', { name: /Status/ })).toBeVisible();
+  await expect(posts.getByRole('columnheader', { name: /Keyword/ })).toBeHidden();
+});

@@ -1,0 +1,62 @@
+import {
+  type Context,
+  type DraftFacts,
+  type DraftReadings,
+  type DraftSettings,
+  defaultProfile,
+  type PictureSize,
+  type ScoreReport,
+  type StudyFacts,
+  scoreDraft,
+} from '../criteria/index.ts';
+import type { PostDocument } from '../draft/index.ts';
+import {
+  type IndexedPost,
+  pathOfPost,
+  type SiteIndex,
+  type SiteSettings,
+  unknownSite,
+} from '../site/index.ts';
+
+/** What a post is scored within. */
+export interface Scene {
+  site: SiteSettings;
+  /** Null: the post is judged alone, by the site's settings but without its other posts. */
+  index: SiteIndex | null;
+  pictures: ReadonlyMap<string, PictureSize>;
+  /** What pages that were studied for a post share, by the post's id. */
+  studies: ReadonlyMap<string, StudyFacts>;
+}
+
+/** A scene with nothing around the post. */
+export const emptyScene = (): Scene => ({
+  site: unknownSite(),
+  index: null,
+  pictures: new Map(),
+  studies: new Map(),
+});
+
+/** Facts and report of one post. The one way that the page's worker, the server and the command line all take. */
+export function scorePost(
+  document: PostDocument,
+  post: IndexedPost,
+  scene: Scene,
+  readings: DraftReadings,
+): { facts: DraftFacts; context: Context; report: ScoreReport } {
+  const { site, index, pictures, studies } = scene;
+  const study = studies.get(post.id) ?? null;
+  const profile = site.profile ?? defaultProfile;
+  const settings: DraftSettings = {
+    host: site.baseAddress || null,
+    titlePattern: site.titlePattern,
+    siteName: site.name,
+    language: site.language,
+    ownPath: pathOfPost(post, site),
+    pictures,
+    limits: profile.limits,
+    study,
+  };
+  const facts = readings.facts(document, settings);
+  const context: Context = { profile, site: index?.factsFor(post) ?? null, study };
+  return { facts, context, report: scoreDraft(facts, context) };
+}

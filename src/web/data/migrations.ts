@@ -1,0 +1,20 @@
+import type { Transaction } from 'dexie';
+import { emptyHouse, type SitePage } from '../../core/site/index.ts';
+import { pageRow, type SiteRow } from './post-rows.ts';
+
+/** Version 1 kept the pages of a site among its settings. */
+export async function pagesOutOfSettings(transaction: Transaction): Promise<void> {
+  const sites = transaction.table('sites');
+  for (const { pages, ...site } of (await sites.toArray()) as (SiteRow & { pages?: SitePage[] })[]) {
+    const rows = (pages ?? []).flatMap((page) => pageRow(site.id, page) ?? []);
+    await transaction.table('pages').bulkPut(rows);
+    await sites.put(site);
+  }
+}
+
+/** Version 2 knew one site, and no house beside its settings. */
+export async function houseForSites(transaction: Transaction): Promise<void> {
+  const sites = transaction.table('sites');
+  for (const site of (await sites.toArray()) as SiteRow[])
+    await sites.put({ ...site, house: emptyHouse(), opened: '' });
+}

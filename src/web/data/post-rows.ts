@@ -1,0 +1,114 @@
+import type { GroupResult } from '../../core/criteria/index.ts';
+import type { Draft, PostFields } from '../../core/draft/index.ts';
+import { comparablePath } from '../../core/listing/index.ts';
+import type { OutlineItem } from '../../core/outline/index.ts';
+import type { House, SitePage, SiteSettings } from '../../core/site/index.ts';
+
+/** A site with its settings. */
+export interface SiteRow extends Omit<SiteSettings, 'pages'> {
+  id: string;
+  /** Counts changes of the settings. */
+  revision: number;
+  house: House;
+  /** UTC instant at which it was last gone to; the latest is the site in hand. */
+  opened: string;
+  /** IANA zone by which its days are counted; not there or empty: that of this machine. */
+  zone?: string;
+}
+
+/** A page of the site that is no post here; `path` is its address in comparable form. */
+export interface PageRow {
+  siteId: string;
+  path: string;
+  address: string;
+  title: string;
+}
+
+/** A post without its body. */
+export interface PostRow {
+  id: string;
+  siteId: string;
+  /** Counts saves; every write compares and sets it. */
+  revision: number;
+  /** UTC instant of the last change. */
+  changed: string;
+  /** UTC instant of deletion; empty: not deleted. */
+  deleted: string;
+  fields: PostFields;
+  /** The post that this one was begun from. */
+  startedFrom?: string;
+}
+
+/** Points of the house's checklist that are ticked for a post, by their ids. */
+export interface TickRow {
+  siteId: string;
+  postId: string;
+  items: string[];
+}
+
+export interface BodyRow {
+  postId: string;
+  siteId: string;
+  draft: Draft;
+  outline: OutlineItem[];
+}
+
+/** Why a version was kept. */
+export type VersionReason = 'time' | 'named' | 'paste' | 'restore' | 'import' | 'aside' | 'trial';
+
+/** A post as it stood at an instant, with its score once that is computed. */
+export interface VersionRow {
+  id: string;
+  siteId: string;
+  postId: string;
+  /** UTC instant. */
+  at: string;
+  reason: VersionReason;
+  /** As the writer named it; empty where nobody did. */
+  name: string;
+  fields: PostFields;
+  draft: Draft;
+  outline: OutlineItem[];
+  score: VersionScore | null;
+}
+
+/** What a version's record keeps of its report. */
+export interface VersionScore {
+  score: number;
+  words: number;
+  groups: GroupResult[];
+  criteria: { id: string; title: string; points: number; available: number }[];
+}
+
+/** A picture of the site; `name` is its file name below `media/`. */
+export interface PictureRow {
+  siteId: string;
+  name: string;
+  sha: string;
+  bytes: number;
+  width: number | null;
+}
+
+export interface BlobRow {
+  sha: string;
+  blob: Blob;
+}
+
+/** What lists show of a post's report; can be computed anew at any time. */
+export interface ScoreRow {
+  postId: string;
+  siteId: string;
+  /** What the score was computed from. */
+  key: string;
+  score: number;
+  words: number;
+  groups: GroupResult[];
+  /** The note with the most points to win; null: nothing to mend. */
+  first: { advice: string; gain: number } | null;
+}
+
+/** A page row for an address; null where it names no page. */
+export function pageRow(siteId: string, { address, title }: SitePage): PageRow | null {
+  const path = comparablePath(address);
+  return path === null ? null : { siteId, path, address, title: title ?? '' };
+}

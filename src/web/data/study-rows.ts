@@ -1,0 +1,75 @@
+import type { StudyFacts } from '../../core/criteria/index.ts';
+import type { Asked, TermChoices, WantedPhrase } from '../../core/study/index.ts';
+import type { BriefChoices } from '../../core/writing/index.ts';
+
+/** A page of a study: what is known of it beside its content. */
+export interface StudyPageRef {
+  /** Under which its content lies; empty: it has none. */
+  key: string;
+  address: string;
+  publisher: string;
+  /** What kind of publisher; empty: not known. */
+  kind: string;
+  rank: number;
+  title: string;
+  /** The writer left it out. */
+  left: boolean;
+  /** Why it could not be read, in words; empty: it was. */
+  problem: string;
+}
+
+/** A study of the pages that answer a query. Posts may share one; what it says is computed from its pages. */
+export interface StudyRow {
+  id: string;
+  siteId: string;
+  query: string;
+  region: string;
+  /** UTC instant at which its pages were found. */
+  made: string;
+  /** Counts changes. */
+  revision: number;
+  /** Posts that go by it. */
+  posts: string[];
+  /** The study that it was run again from; empty: none. */
+  earlier: string;
+  pages: StudyPageRef[];
+  asked: Asked[];
+  phrases: WantedPhrase[];
+  choices: TermChoices;
+  /** What the criteria take from it: kept so that lists of posts can be scored without reading pages; null: not computed yet. */
+  facts: StudyFacts | null;
+}
+
+/** The content of a studied page, stored once however many studies name it. */
+export interface StudyPageRow {
+  siteId: string;
+  /** SHA-256 of the content. */
+  key: string;
+  format: 'html' | 'markdown' | 'text';
+  /** Deflated, in base 64. */
+  packed: string;
+}
+
+/** What is decided about the brief of a post. */
+export interface BriefRow extends BriefChoices {
+  postId: string;
+  siteId: string;
+}
+
+/** What a generation was made by: texts that came back for a brief, and proposed outlines. */
+export type Recipe = 'brief' | 'outline';
+
+/** A text that was made or came back, with what it was made from: kept until its post is gone. */
+export interface GenerationRow {
+  id: string;
+  siteId: string;
+  postId: string;
+  /** UTC instant. */
+  at: string;
+  recipe: Recipe;
+  title: string;
+  /** What it was made from, in words. */
+  input: string;
+  /** Markdown. */
+  output: string;
+}

@@ -1,0 +1,54 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo } from 'react';
+import { type Draft, readMarkdown } from '../../../../core/draft/index.ts';
+import { ownNote, placeholderHeadings } from '../../../../core/outline/index.ts';
+import { uneditedBlocks } from '../../../../core/writing/index.ts';
+import { generationsOf } from '../../../data/briefs.ts';
+import type { PostSession } from '../../../state/post/post-session.ts';
+import { useAppSelector } from '../../../state/store.ts';
+
+const NONE: string[] = [];
+const NOTHING: ReadonlyMap<string, string> = new Map();
+
+/** Texts that came back, read once each: they never change. */
+const read = new Map<string, Draft>();
+
+function draftOf(id: string, output: string): Draft {
+  let draft = read.get(id);
+  if (!draft) {
+    draft = readMarkdown(output).draft;
+    read.set(id, draft);
+  }
+  return draft;
+}
+
+/** Blocks that stand as they came back for a brief; looked at anew with each save. */
+export function useUnedited(session: PostSession): string[] {
+  const savedAt = useAppSelector((state) => state.openPost.savedAt);
+  const texts = useLiveQuery(
+    async () => (await generationsOf(session.siteId, session.id)).filter(({ recipe }) => recipe === 'brief'),
+    [session],
+  );
+  // biome-ignore lint/correctness/useExhaustiveDependencies: anew with each save, as what was edited counts no more
+  return useMemo(
+    () =>
+      texts && texts.length > 0
+        ? uneditedBlocks(
+            session.body,
+            texts.map(({ id, output }) => draftOf(id, output)),
+          )
+        : NONE,
+    [texts, session, savedAt],
+  );
+}
+
+/** Headings that wait for their text, each with what the outline notes for it; looked at anew with each save. */
+export function useWaiting(session: PostSession): ReadonlyMap<string, string> {
+  const { outline, savedAt } = useAppSelector((state) => state.openPost);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: anew with each save, as what is written fills what waits
+  return useMemo(() => {
+    if (outline.length === 0) return NOTHING;
+    const waiting = placeholderHeadings(session.body, outline);
+    return new Map(outline.flatMap(({ id, note }) => (waiting.has(id) ? [[id, ownNote(note)]] : [])));
+  }, [session, outline, savedAt]);
+}

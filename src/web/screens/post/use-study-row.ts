@@ -1,7 +1,0 @@
-import { useLiveQuery } from 'dexie-react-hooks';
-import type { StudyRow } from '../../data/database.ts';
-import { studyOfPost } from '../../data/studies.ts';
-
-/** The study that a post goes by; undefined: not looked up yet, null: none. */
-export const useStudyRow = (siteId: string, postId: string): StudyRow | null | undefined =>
-  useLiveQuery(() => studyOfPost(siteId, postId), [siteId, postId]);

@@ -1,0 +1,60 @@
+import type { ComponentType, ReactNode } from 'react';
+import type { RootState } from '../../../../state/store.ts';
+import { useAppSelector } from '../../../../state/store.ts';
+import { Editable } from '../../frame/editable.tsx';
+import { Ledger } from '../../ledger/ledger.tsx';
+import type { LensProps } from './lens-props.ts';
+import { Notes } from './notes/notes.tsx';
+import { QuestionsLens } from './questions/questions-lens.tsx';
+import { TermsLens } from './terms/terms-lens.tsx';
+import { TrialLens } from './trial/trial-lens.tsx';
+
+type OpenPost = RootState['openPost'];
+
+/** One way to look at the post from its margin. A new one is one folder and one line in the list below. */
+export interface Lens {
+  id: string;
+  name: string;
+  /** What stands with its name on the strip; nothing for null. */
+  count: (post: OpenPost, given: Pick<LensProps, 'notes' | 'study'>) => ReactNode;
+  component: ComponentType<LensProps>;
+}
+
+const signed = (points: number) => `${points < 0 ? '−' : '+'}${Math.abs(points).toFixed(1)}`;
+
+function LedgerLens() {
+  const criteria = useAppSelector((state) => state.openPost.report?.criteria) ?? [];
+  return <Ledger narrow criteria={criteria} />;
+}
+
+/** The lenses in the order of the strip. */
+export const LENSES: readonly Lens[] = [
+  { id: 'notes', name: 'Notes', count: (_post, { notes }) => notes.length, component: Notes },
+  {
+    id: 'terms',
+    name: 'Terms',
+    count: ({ coverage }, { study }) => (study?.facts ? Object.keys(coverage?.uses ?? {}).length : null),
+    component: TermsLens,
+  },
+  {
+    id: 'questions',
+    name: 'Questions',
+    count: ({ fields }) => fields.questions.length || null,
+    component: (props) => (
+      <Editable>
+        <QuestionsLens {...props} />
+      </Editable>
+    ),
+  },
+  { id: 'ledger', name: 'Ledger', count: () => null, component: LedgerLens },
+  {
+    id: 'trial',
+    name: 'Try it',
+    count: ({ trial, report }) => (trial && report ? signed(report.score - trial.report.score) : null),
+    component: () => (
+      <Editable>
+        <TrialLens />
+      </Editable>
+    ),
+  },
+];

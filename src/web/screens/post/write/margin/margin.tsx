@@ -1,0 +1,31 @@
+import { useState } from 'react';
+import { useAppSelector } from '../../../../state/store.ts';
+import { TabPanel, TabSet, TabStrip } from '../../../../ui/tabs.tsx';
+import { usePost } from '../../frame/post-context.ts';
+import { useStudyRow } from '../../study/use-study-row.ts';
+import type { LensProps } from './lens-props.ts';
+import { LENSES } from './lenses.tsx';
+import { useNotes } from './use-notes.ts';
+
+/** The margin: a strip of lenses, and what the one in hand shows. */
+export function Margin(props: Omit<LensProps, 'notes' | 'study'>) {
+  const { session } = usePost();
+  const post = useAppSelector((state) => state.openPost);
+  const study = useStudyRow(session.siteId, session.id) ?? null;
+  const notes = useNotes(study?.facts ?? null);
+  const [chosen, setChosen] = useState(LENSES[0].id);
+  const { component: Shown } = LENSES.find(({ id }) => id === chosen) ?? LENSES[0];
+  return (
+    <TabSet value={chosen} onChange={setChosen} upright className="flex flex-1 items-stretch">
+      <div className="w-[62px] shrink-0 bg-sand/25">
+        <TabStrip
+          label="Margin"
+          tabs={LENSES.map(({ id, name, count }) => ({ id, name, count: count(post, { notes, study }) }))}
+        />
+      </div>
+      <TabPanel of={chosen} className="flex min-w-0 flex-1 items-stretch outline-offset-[-2px]">
+        <Shown {...props} notes={notes} study={study} />
+      </TabPanel>
+    </TabSet>
+  );
+}

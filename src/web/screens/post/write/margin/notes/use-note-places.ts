@@ -1,0 +1,86 @@
+import { type RefObject, useCallback, useEffect, useLayoutEffect, useState } from 'react';
+import type { CriterionResult } from '../../../../../../core/criteria/index.ts';
+import type { BodyEditor } from '../../sheet/body-editor.ts';
+import { type NoteBox, stackNotes } from './note-layout.ts';
+
+interface Places {
+  /** Pixels from the top of the list to each note, by its id. */
+  tops: ReadonlyMap<string, number>;
+  /** And to the line that it speaks of. */
+  anchors: ReadonlyMap<string, number>;
+  /** Pixels that all of them need. */
+  height: number;
+}
+
+/** Where notes stand beside the text: level with their lines, none over another; anew whenever the text changes its height. */
+export function useNotePlaces({
+  notes,
+  body,
+  column,
+  list,
+  pinned,
+  byPlace,
+}: {
+  notes: readonly CriterionResult[];
+  body: BodyEditor;
+  /** The column that holds sheet and margin. */
+  column: RefObject<HTMLElement | null>;
+  list: RefObject<HTMLElement | null>;
+  /** The note that stands on its line, whatever gives way. */
+  pinned: string | null;
+  /** False: they stand apart from the text, and nothing is measured. */
+  byPlace: boolean;
+}): Places {
+  const [places, setPlaces] = useState<Places>({ tops: new Map(), anchors: new Map(), height: 0 });
+  /** All reads, before anything is written. */
+  const place = useCallback(() => {
+    const host = list.current;
+    const within = column.current;
+    if (!host || !within || !byPlace) return;
+    const base = host.getBoundingClientRect().top;
+    const boxes: NoteBox[] = notes.map((note) => ({
+      id: note.id,
+      anchor: anchorOf(note, body, within, base),
+      height: host.querySelector<HTMLElement>(`[data-note-id="${note.id}"]`)?.offsetHeight ?? 60,
+    }));
+    boxes.sort((a, b) => a.anchor - b.anchor);
+    const tops = stackNotes(boxes, pinned);
+    const height = Math.max(0, ...boxes.map((box) => tops.get(box.id)! + box.height));
+    setPlaces({ tops, anchors: new Map(boxes.map((box) => [box.id, box.anchor])), height });
+  }, [notes, body, column, list, pinned, byPlace]);
+
+  useLayoutEffect(place, [place]);
+  useEffect(() => {
+    const within = column.current;
+    if (!within) return;
+    let frame = 0;
+    const observer = new ResizeObserver(() => {
+      cancelAnimationFrame(frame);
+      frame = requestAnimationFrame(place);
+    });
+    observer.observe(within);
+    return () => {
+      observer.disconnect();
+      cancelAnimationFrame(frame);
+    };
+  }, [column, place]);
+  return places;
+}
+
+/** The height of the line a note speaks of, from the top of the list. */
+function anchorOf(note: CriterionResult, body: BodyEditor, within: HTMLElement, base: number): number {
+  const [first] = note.evidence;
+  if (first) {
+    const found = body.positionOf(first.blockId, first.start);
+    if (found) {
+      try {
+        return body.editor.view.coordsAtPos(found.at).top - base;
+      } catch {
+        // The document moved on since the report: the note waits at the title for the next one.
+      }
+    }
+  }
+  // What concerns the whole post stands beside its title.
+  const row = within.querySelector(`[data-place="${note.place === 'text' ? 'title' : note.place}"]`);
+  return row ? row.getBoundingClientRect().top - base : 0;
+}

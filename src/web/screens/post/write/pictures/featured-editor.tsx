@@ -1,0 +1,77 @@
+import { ImagePlus } from 'lucide-react';
+import { useRef } from 'react';
+import { attempt } from '../../../../state/attempt.ts';
+import { useAppSelector } from '../../../../state/store.ts';
+import { Button } from '../../../../ui/button.tsx';
+import { TextField } from '../../../../ui/field.tsx';
+import { FileInput } from '../../../../ui/file-button.tsx';
+import { usePost } from '../../frame/post-context.ts';
+import { keptPicture } from './insert-pictures.ts';
+import { AltField, PicturePlaceholder } from './picture-fields.tsx';
+import { usePicture } from './use-picture.ts';
+
+/** Featured picture and excerpt: what the blog's own lists show. */
+export function FeaturedEditor() {
+  const { session } = usePost();
+  const { image, imageAlt, excerpt } = useAppSelector((state) => state.openPost.fields);
+  const url = usePicture(image);
+  const input = useRef<HTMLInputElement>(null);
+  const choose = async (file: File) => {
+    const src = await keptPicture(session.siteId, file);
+    if (src !== null) session.setFields({ image: src, imageAlt: null });
+  };
+  return (
+    <section
+      aria-label="In the blog's own lists"
+      data-place="featured"
+      className="mt-5 mb-16 grid gap-5 rounded-md border bg-sheet p-5 md:grid-cols-2"
+    >
+      <div className="space-y-2">
+        <p className="font-semibold">Featured picture</p>
+        {image ? (
+          <>
+            {url ? (
+              <img src={url} alt={imageAlt ?? ''} className="max-h-44 w-full rounded-md object-cover" />
+            ) : (
+              <PicturePlaceholder src={image} />
+            )}
+            <AltField alt={imageAlt} onChange={(alt) => session.setFields({ imageAlt: alt })} label="Alt" />
+            <div className="flex items-center gap-4 text-[13px]">
+              <span className="truncate text-soft" title={image}>
+                {image.split('/').at(-1)}
+              </span>
+              <Button look="word" className="ml-auto shrink-0" onClick={() => input.current?.click()}>
+                Change
+              </Button>
+              <Button look="word" onClick={() => session.setFields({ image: '', imageAlt: null })}>
+                Remove
+              </Button>
+            </div>
+          </>
+        ) : (
+          <Button onClick={() => input.current?.click()}>
+            <ImagePlus size={15} aria-hidden />
+            Choose a picture
+          </Button>
+        )}
+        <FileInput
+          ref={input}
+          label="Featured picture file"
+          accept="image/*"
+          onFiles={([file]) => attempt(choose(file))}
+        />
+      </div>
+      <TextField
+        label="Excerpt"
+        rows={4}
+        value={excerpt}
+        onChange={(value) => session.setFields({ excerpt: value })}
+        note={
+          excerpt
+            ? `${excerpt.length} characters; 100-250 suit most blogs.`
+            : '100-250 characters for the lists of your blog.'
+        }
+      />
+    </section>
+  );
+}

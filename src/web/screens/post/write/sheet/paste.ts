@@ -1,0 +1,136 @@
+import type { Editor } from '@tiptap/core';
+import { closeHistory } from '@tiptap/pm/history';
+import { Fragment, Slice } from '@tiptap/pm/model';
+import type { EditorProps, EditorView } from '@tiptap/pm/view';
+import { toast } from 'sonner';
+import {
+  cleanPaste,
+  type Draft,
+  looksLikeMarkdown,
+  markupAccount,
+  readHtml,
+  readMarkdown,
+  UnreadableFile,
+  writeEditor,
+} from '../../../../../core/draft/index.ts';
+import { attempt } from '../../../../state/attempt.ts';
+import type { PostSession } from '../../../../state/post/post-session.ts';
+import { offerUndo } from '../../../../state/undo.ts';
+import { insertPictures } from '../pictures/insert-pictures.ts';
+import { belowSelectedBlock } from '../pictures/place-pictures.ts';
+
+/** What the editor itself never puts on the clipboard. */
+const FORGED = /\son[a-z]+\s*=|<(?:script|base|iframe|object|embed|svg|form)\b/i;
+
+/** Characters from which what a paste replaces is kept as a version. */
+const MUCH = 200;
+
+const nextId = () => crypto.randomUUID();
+
+/** How the editor takes what is pasted or dropped. */
+export function pasteHandlers(
+  session: PostSession,
+  editor: () => Editor,
+): Pick<EditorProps, 'handleDOMEvents' | 'handleDrop' | 'handleTextInput'> {
+  const take = (view: EditorView, event: ClipboardEvent): boolean => {
+    const data = event.clipboardData;
+    if (!data || !view.editable) return false;
+    const html = data.getData('text/html');
+    const text = data.getData('text/plain');
+    const pictures = [...data.files].filter((file) => file.type.startsWith('image/'));
+    // A word processor puts a picture of the text beside the text itself.
+    if (pictures.length && !text.trim()) {
+      attempt(insertPictures(session.siteId, editor(), pictures));
+      return true;
+    }
+    const below = belowSelectedBlock(view.state);
+    if (below) view.dispatch(below);
+    // Copied within the editor: structure and ids are known to it.
+    if (html.includes('data-pm-slice') && !FORGED.test(html)) return false;
+    if (view.state.selection.$from.parent.type.name === 'codeBlock') return false;
+    try {
+      if (html) return pasteDraft(session, view, readHtml(html, nextId).draft, markupAccount(html));
+      if (looksLikeMarkdown(text))
+        return pasteDraft(session, view, readMarkdown(text, nextId).draft, [
+          'Markdown read as text with headings, lists and links',
+        ]);
+    } catch (error) {
+      if (!(error instanceof UnreadableFile)) throw error;
+      toast.error(`What you pasted ${error.message}`, { duration: 12_000 });
+      return true;
+    }
+    return false;
+  };
+  return {
+    handleDOMEvents: {
+      // Before the editor itself looks at what is pasted: it would build all of it first.
+      paste(view, event) {
+        const taken = take(view, event);
+        if (taken) event.preventDefault();
+        return taken;
+      },
+    },
+    handleDrop(view, event) {
+      // What is dragged within the sheet is moved by the editor, though the browser offers it as a file too.
+      if (view.dragging || !view.editable) return false;
+      const pictures = [...(event.dataTransfer?.files ?? [])].filter((file) =>
+        file.type.startsWith('image/'),
+      );
+      if (pictures.length === 0) return false;
+      event.preventDefault();
+      attempt(insertPictures(session.siteId, editor(), pictures, { at: betweenBlocks(view, event) }));
+      return true;
+    },
+    // A picture that is selected as a whole is not overwritten by what is typed next.
+    handleTextInput(view, _from, _to, text) {
+      const below = belowSelectedBlock(view.state);
+      if (!below) return false;
+      view.dispatch(below.insertText(text));
+      return true;
+    },
+  };
+}
+
+/** The place between two blocks that is meant by a drop: above a line whose upper half is hit, else below it. */
+function betweenBlocks(view: EditorView, { clientX, clientY }: DragEvent): number {
+  const { doc } = view.state;
+  const found = view.posAtCoords({ left: clientX, top: clientY });
+  if (!found) return doc.content.size;
+  const $at = doc.resolve(found.pos);
+  if (!$at.parent.isTextblock) return found.pos;
+  const line = view.nodeDOM($at.before());
+  if (!(line instanceof HTMLElement)) return found.pos;
+  const { top, height } = line.getBoundingClientRect();
+  return clientY < top + height / 2 ? $at.before() : $at.after();
+}
+
+function pasteDraft(session: PostSession, view: EditorView, pasted: Draft, account: string[]): boolean {
+  const { draft, title, account: mended } = cleanPaste(pasted, session.document.fields.title.trim() === '');
+  if (draft.blocks.length === 0 && title === null) return false;
+  const content = view.state.schema.nodeFromJSON(writeEditor(draft, nextId)).content;
+  const [only] = draft.blocks;
+  const inline = draft.blocks.length === 1 && only.kind === 'paragraph' && only.path.length === 0;
+  const { tr } = view.state;
+  if (draft.blocks.length) {
+    const slice = inline
+      ? new Slice(Fragment.from(content.firstChild!.content), 0, 0)
+      : new Slice(content, 0, 0);
+    const { from, to, $from } = tr.selection;
+    // An empty paragraph makes room; otherwise the line is parted at the cursor.
+    if (!inline && $from.parent.content.size === 0 && $from.depth === 1)
+      tr.replaceWith($from.before(), Math.max($from.after(), to), content);
+    else if (inline) tr.replaceSelection(slice);
+    else tr.replaceRange(from, to, slice);
+  }
+  // Pasting over much of the text is a risky step: how it stood is kept.
+  const replaced = view.state.selection;
+  if (replaced.to - replaced.from >= MUCH) attempt(session.keepVersion('paste'));
+  // A step of its own: one undo takes it back and nothing that was typed before.
+  const takeBack = session.tracked(() => {
+    view.dispatch(closeHistory(tr.scrollIntoView().setMeta('paste', true)));
+    if (title !== null) session.setFields({ title });
+  });
+  const cleaned = [...account, ...mended];
+  if (cleaned.length) offerUndo(`Cleaned: ${cleaned.join(', ')}.`, takeBack);
+  return true;
+}

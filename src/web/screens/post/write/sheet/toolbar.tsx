@@ -1,0 +1,192 @@
+import type { Editor } from '@tiptap/core';
+import { useEditorState } from '@tiptap/react';
+import {
+  Bold,
+  Code,
+  Heading2,
+  Heading3,
+  Heading4,
+  ImagePlus,
+  Images,
+  Italic,
+  List,
+  ListOrdered,
+  Minus,
+  Quote,
+  Redo2,
+  Search,
+  Table,
+  Undo2,
+} from 'lucide-react';
+import type { RefObject } from 'react';
+import { attempt } from '../../../../state/attempt.ts';
+import type { PostSession } from '../../../../state/post/post-session.ts';
+import { useAppDispatch } from '../../../../state/store.ts';
+import { findingSet } from '../../../../state/view.ts';
+import { FileInput } from '../../../../ui/file-button.tsx';
+import { Hint } from '../../../../ui/hint.tsx';
+import { insertPictures } from '../pictures/insert-pictures.ts';
+import { LinkPicker } from './link-picker.tsx';
+import { TableTools } from './table-tools.tsx';
+
+/** What the writer can do to the text in hand. */
+export function Toolbar({
+  editor,
+  session,
+  file,
+  onPick,
+}: {
+  editor: Editor;
+  session: PostSession;
+  /** The field through which picture files come in. */
+  file: RefObject<HTMLInputElement | null>;
+  onPick: () => void;
+}) {
+  const dispatch = useAppDispatch();
+  const on = useEditorState({
+    editor,
+    selector: ({ editor: live }) => ({
+      h2: live.isActive('heading', { level: 2 }),
+      h3: live.isActive('heading', { level: 3 }),
+      h4: live.isActive('heading', { level: 4 }),
+      bold: live.isActive('bold'),
+      italic: live.isActive('italic'),
+      code: live.isActive('code'),
+      bullet: live.isActive('bulletList'),
+      ordered: live.isActive('orderedList'),
+      quote: live.isActive('blockquote'),
+      link: live.isActive('link'),
+      table: live.isActive('table'),
+      canUndo: live.can().undo(),
+      canRedo: live.can().redo(),
+    }),
+  });
+  const run = () => editor.chain().focus();
+  const tools = [
+    {
+      name: 'Heading 2',
+      keys: 'Ctrl Alt 2',
+      icon: Heading2,
+      active: on.h2,
+      act: () => run().toggleHeading({ level: 2 }).run(),
+    },
+    {
+      name: 'Heading 3',
+      keys: 'Ctrl Alt 3',
+      icon: Heading3,
+      active: on.h3,
+      act: () => run().toggleHeading({ level: 3 }).run(),
+    },
+    {
+      name: 'Heading 4',
+      keys: 'Ctrl Alt 4',
+      icon: Heading4,
+      active: on.h4,
+      act: () => run().toggleHeading({ level: 4 }).run(),
+    },
+    { name: 'Bold', keys: 'Ctrl B', icon: Bold, active: on.bold, act: () => run().toggleBold().run() },
+    {
+      name: 'Italic',
+      keys: 'Ctrl I',
+      icon: Italic,
+      active: on.italic,
+      act: () => run().toggleItalic().run(),
+    },
+    {
+      name: 'List',
+      keys: 'Ctrl Shift 8',
+      icon: List,
+      active: on.bullet,
+      act: () => run().toggleBulletList().run(),
+    },
+    {
+      name: 'Numbered list',
+      keys: 'Ctrl Shift 7',
+      icon: ListOrdered,
+      active: on.ordered,
+      act: () => run().toggleOrderedList().run(),
+    },
+    {
+      name: 'Quote',
+      keys: 'Ctrl Shift B',
+      icon: Quote,
+      active: on.quote,
+      act: () => run().toggleBlockquote().run(),
+    },
+    { name: 'Code', keys: 'Ctrl E', icon: Code, active: on.code, act: () => run().toggleCode().run() },
+    {
+      name: 'Table',
+      keys: '',
+      icon: Table,
+      active: on.table,
+      act: () => run().insertTable({ rows: 3, cols: 3, withHeaderRow: true }).run(),
+    },
+    { name: 'Divider', keys: '', icon: Minus, active: false, act: () => run().setHorizontalRule().run() },
+    { name: 'Picture', keys: '', icon: ImagePlus, active: false, act: () => file.current?.click() },
+    { name: 'Picture of the site', keys: '', icon: Images, active: false, act: onPick },
+  ];
+  const tool = ({
+    name,
+    keys,
+    icon: Icon,
+    active,
+    act,
+    disabled,
+  }: (typeof tools)[number] & { disabled?: boolean }) => (
+    <Hint key={name} text={keys ? `${name} (${keys})` : name}>
+      <button
+        type="button"
+        aria-label={name}
+        aria-pressed={active}
+        disabled={disabled}
+        onClick={act}
+        className="rounded p-1.5 text-soft hover:bg-paper hover:text-ink aria-pressed:bg-sand/60 aria-pressed:text-ink"
+      >
+        <Icon size={16} aria-hidden />
+      </button>
+    </Hint>
+  );
+  return (
+    <div
+      role="toolbar"
+      aria-label="Format"
+      className="sticky top-0 z-20 flex flex-wrap items-center gap-0.5 rounded-t-md border-b bg-sheet px-3 py-1"
+    >
+      {tools.map(tool)}
+      <LinkPicker editor={editor} session={session} active={on.link} />
+      <span className="ml-auto flex">
+        {tool({
+          name: 'Find and replace',
+          keys: 'Ctrl F',
+          icon: Search,
+          active: false,
+          act: () => void dispatch(findingSet(true)),
+        })}
+        {tool({
+          name: 'Undo',
+          keys: 'Ctrl Z',
+          icon: Undo2,
+          active: false,
+          act: () => run().undo().run(),
+          disabled: !on.canUndo,
+        })}
+        {tool({
+          name: 'Redo',
+          keys: 'Ctrl Shift Z',
+          icon: Redo2,
+          active: false,
+          act: () => run().redo().run(),
+          disabled: !on.canRedo,
+        })}
+      </span>
+      {on.table && <TableTools editor={editor} />}
+      <FileInput
+        ref={file}
+        label="Picture file"
+        accept="image/*"
+        multiple
+        onFiles={(files) => attempt(insertPictures(session.siteId, editor, files))}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,47 @@
+import { useEffect, useRef } from 'react';
+import type { ScoreReport } from '../../../../../core/criteria/index.ts';
+import { useAppSelector } from '../../../../state/store.ts';
+import type { BodyEditor } from './body-editor.ts';
+import { type MarkedPlace, NOTES_META } from './notes-plugin.ts';
+
+/** Marks uses of the keyword, the places of notes, and blocks that are left over, unedited or waiting, anew with each report. */
+export function useMarks(
+  body: BodyEditor,
+  inHand: string | null,
+  marked: { leftOver: readonly string[]; unedited: readonly string[]; waiting: ReadonlyMap<string, string> },
+): void {
+  const last = useRef<{ body: BodyEditor | null; drawn: string }>({ body: null, drawn: '' });
+  const report = useAppSelector((state) => state.openPost.report);
+  useEffect(() => {
+    const places = report ? marksOf(report as ScoreReport, inHand) : [];
+    const whole = (blockId: string, look: MarkedPlace['look'], note?: string) =>
+      places.push({ blockId, start: 0, end: 0, look, criterion: null, ...(note ? { note } : {}) });
+    for (const blockId of marked.leftOver) whole(blockId, 'left-over');
+    for (const blockId of marked.unedited) whole(blockId, 'unedited');
+    for (const [blockId, note] of marked.waiting) whole(blockId, 'waiting', note);
+    // Marks that are the same have moved with the text by themselves: drawing them again costs more than all else.
+    const drawn = JSON.stringify(places);
+    if (last.current.body === body && last.current.drawn === drawn) return;
+    last.current = { body, drawn };
+    const { view, state } = body.editor;
+    view.dispatch(state.tr.setMeta(NOTES_META, places).setMeta('addToHistory', false));
+  }, [body, report, inHand, marked]);
+}
+
+function marksOf(report: ScoreReport, inHand: string | null): MarkedPlace[] {
+  const places: MarkedPlace[] = report.uses.map(({ blockId, start, end, kind }) => ({
+    blockId,
+    start,
+    end,
+    look: kind === 'exact' ? 'use' : 'use-variant',
+    criterion: null,
+  }));
+  for (const { id, advice, evidence } of report.criteria) {
+    if (advice === null) continue;
+    for (const { blockId, start, end } of evidence) {
+      places.push({ blockId, start, end, look: 'noted', criterion: id });
+      if (id === inHand) places.push({ blockId, start, end, look: 'in-hand', criterion: id });
+    }
+  }
+  return places;
+}

@@ -1,0 +1,62 @@
+import type { PostFields } from '../../../core/draft/index.ts';
+import type { OutlineItem } from '../../../core/outline/index.ts';
+import type { ScoreAnswer } from '../../workers/scoring-worker.ts';
+import { store } from '../store.ts';
+import {
+  contentShown,
+  postClosed,
+  postOpened,
+  presenceSet,
+  type Saving,
+  saveMoved,
+  scored,
+  scoringFailed,
+  trialBegun,
+  trialEnded,
+} from './open-post.ts';
+
+/** What the store shows of one visit. A visit that is not the one shown any more changes nothing there. */
+export class ShownPost {
+  /** `session` is the sign of the visit. */
+  constructor(private readonly session: string) {}
+
+  opened(post: {
+    id: string;
+    siteId: string;
+    fields: PostFields;
+    outline: OutlineItem[];
+    changed: string;
+  }): void {
+    store.dispatch(postOpened({ session: this.session, ...post }));
+  }
+
+  content(fields: PostFields, outline: OutlineItem[]): void {
+    store.dispatch(contentShown({ session: this.session, fields, outline }));
+  }
+
+  saving(saving: Saving): void {
+    store.dispatch(saveMoved({ session: this.session, saving }));
+  }
+
+  score(answer: ScoreAnswer): void {
+    store.dispatch(scored({ session: this.session, answer }));
+  }
+
+  /** Why scoring stands still, in words; empty: it goes on. */
+  scoringProblem(reason: string): void {
+    store.dispatch(scoringFailed({ session: this.session, reason }));
+  }
+
+  /** Whether another tab writes the post. */
+  following(following: boolean): void {
+    store.dispatch(presenceSet({ session: this.session, following }));
+  }
+
+  trial(isOn: boolean): void {
+    store.dispatch((isOn ? trialBegun : trialEnded)({ session: this.session }));
+  }
+
+  closed(): void {
+    store.dispatch(postClosed({ session: this.session }));
+  }
+}
