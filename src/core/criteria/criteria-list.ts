@@ -1,4 +1,3 @@
-import type { Criterion } from './criterion.ts';
 import { altKeyword } from './rules/alt-keyword.ts';
 import { altPresent } from './rules/alt-present.ts';
 import { altQuality } from './rules/alt-quality.ts';
@@ -39,7 +38,7 @@ import { titleSingle } from './rules/title-single.ts';
 import { topicsCovered } from './rules/topics-covered.ts';
 
 /** Every criterion, in the order of every report. */
-export const CRITERIA: readonly Criterion[] = [
+export const CRITERIA = [
   metaTitleWidth,
   metaTitleKeyword,
   metaTitleDistinct,
@@ -78,4 +77,9 @@ export const CRITERIA: readonly Criterion[] = [
   sentenceLength,
   scannable,
   claimsSourced,
-];
+] as const;
+
+export type CriterionId = (typeof CRITERIA)[number]['id'];
+
+/** The ids of all criteria, in the order of every report. */
+export const CRITERION_IDS: readonly CriterionId[] = CRITERIA.map(({ id }) => id);

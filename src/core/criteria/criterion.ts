@@ -1,7 +1,8 @@
-import type { CriterionId, Group } from './criterion-ids.ts';
 import type { DraftFacts } from './draft-facts.ts';
 import type { DraftEdit } from './edits.ts';
-import type { Limits, Profile } from './profile.ts';
+import type { Group } from './groups.ts';
+import type { Limits } from './limits.ts';
+import type { Need } from './needs.ts';
 import type { SiteFacts, StudyFacts } from './surroundings.ts';
 
 /** A place that a criterion speaks of. Offsets are UTF-16 code units of the block's text. */
@@ -29,9 +30,8 @@ export interface Fix {
   edits: DraftEdit[];
 }
 
-/** Everything beside the draft that a judgement needs. */
+/** What lies around a draft. */
 export interface Context {
-  profile: Profile;
   /** Null: the post is judged alone. */
   site: SiteFacts | null;
   /** Null: no result pages were studied. */
@@ -41,18 +41,28 @@ export interface Context {
 /** Where a note stands when it speaks of no place in the text. */
 export type Place = 'title' | 'meta-title' | 'meta-description' | 'slug' | 'featured' | 'text';
 
-/** One criterion: data and pure functions. */
-export interface Criterion {
-  id: CriterionId;
+/** One criterion: data and pure functions. A new one is one file with its test, and one line in `criteria-list`. */
+export interface Criterion<Id extends string = string> {
+  id: Id;
   group: Group;
   /** A few words for tables. */
   title: string;
   /** What a measured number counts, e.g. `px`. */
   unit?: string;
   place: Place;
-  applies(facts: DraftFacts, context: Context): boolean;
+  /** Points in the profile of a house that has set nothing; all of them sum to about 100. */
+  weight: number;
+  /** What must be there for it to apply. */
+  needs: readonly Need[];
+  /** It is measured against what its writer wished: on somebody else's page it means nothing, whatever it needs. */
+  ownOnly?: true;
+  /** Further conditions; asked only where everything it needs is there. */
+  applies?(facts: DraftFacts, context: Context): boolean;
   /** The target in words a writer reads. */
   target(limits: Limits, facts: DraftFacts, context: Context): string;
   measure(facts: DraftFacts, context: Context): Measure;
   fixes?(facts: DraftFacts, context: Context): Fix[];
 }
+
+/** Declares a criterion, keeping its id as a type of its own. */
+export const criterion = <const Id extends string>(own: Criterion<Id>): Criterion<Id> => own;

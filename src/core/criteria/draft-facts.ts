@@ -13,7 +13,7 @@ import {
 import { comparablePath, effectiveMetaTitle, linkKind } from '../listing/index.ts';
 import { BlockReader, type BlockReading } from './block-reader.ts';
 import { type DraftTotals, draftTotals } from './draft-totals.ts';
-import type { Limits } from './profile.ts';
+import type { Limits } from './limits.ts';
 import type { StudyFacts } from './surroundings.ts';
 
 /** What is known about a picture's file. */
@@ -292,7 +292,3 @@ export class DraftReadings {
       : { kind: null, value: 0, match: null };
   }
 }
-
-/** True from so many words of body on that the absence of faults means something. */
-export const isJudgeable = (facts: DraftFacts): boolean =>
-  facts.words >= facts.settings.limits.judgeableWords;

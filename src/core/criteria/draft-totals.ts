@@ -1,5 +1,5 @@
 import type { BlockReading } from './block-reader.ts';
-import type { Limits } from './profile.ts';
+import type { Limits } from './limits.ts';
 
 /** A block's reading with its index in the draft. */
 export interface Placed {

@@ -1,8 +1,9 @@
 /**
  * Criteria: what a draft is judged by.
  *
- * `profile` holds limits and weights; `limit-meanings` and `criteria-meanings` say what each is for. `block-reader` reads one block for one target and remembers it;
- * `draft-facts` adds the readings up; each file of `rules` judges one criterion by them; `score` makes the report;
+ * `limits` and `profile` hold what a house can set; `limit-meanings` and `criteria-meanings` say what each is for. `block-reader` reads one block for one target and remembers it;
+ * `draft-facts` adds the readings up; each file of `rules` is one criterion (`criterion`), with what it weighs and `needs`,
+ * and `criteria-list` names them all; `score` makes the report;
  * `core-version` tells reports of one way of judging from those of another.
  * `term-use` and `topic-cover` compare a draft with the pages of its study. `edits` are changes to a post as data, which fixes are made of. `surroundings` declares what a criterion wants to
  * know of a site and of a study; other rooms fill it in.
@@ -10,13 +11,16 @@
 export { sentenceSpans } from './block-reader.ts';
 export { isClaim } from './claims.ts';
 export { CORE_VERSION } from './core-version.ts';
+export { CRITERIA, CRITERION_IDS, type CriterionId } from './criteria-list.ts';
 export { type CriterionMeaning, criteriaMeanings } from './criteria-meanings.ts';
 export type { Context, Criterion, Evidence, Fix, Place } from './criterion.ts';
-export { CRITERION_IDS, type CriterionId, GROUPS, type Group } from './criterion-ids.ts';
 export { type DraftFacts, DraftReadings, type DraftSettings, type PictureSize } from './draft-facts.ts';
 export { applyEdits, type DraftEdit } from './edits.ts';
+export { GROUPS, type Group } from './groups.ts';
 export { LIMIT_MEANINGS, type LimitMeaning, RAMP_CORNERS } from './limit-meanings.ts';
-export { defaultProfile, type Limits, type Profile, type Ramp, readProfile } from './profile.ts';
+export type { Limits, Ramp } from './limits.ts';
+export { isForAnyPage } from './needs.ts';
+export { defaultProfile, type Profile, readProfile } from './profile.ts';
 export { ramp } from './ramp.ts';
 export { type ReportFacts, reportFacts } from './report-facts.ts';
 export {

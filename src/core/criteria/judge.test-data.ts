@@ -2,8 +2,7 @@ import { emptyFields, type PostFields, readHtml, readMarkdown } from '../draft/i
 import { Vocabulary, WordBases } from '../language/index.ts';
 import { emptyScene, type Scene, scorePost } from '../scoring/index.ts';
 import { indexedPost, SiteIndex, type SiteSettings, unknownSite } from '../site/index.ts';
-import { CRITERIA } from './criteria-list.ts';
-import type { CriterionId } from './criterion-ids.ts';
+import { CRITERIA, type CriterionId } from './criteria-list.ts';
 import { DraftReadings, type PictureSize } from './draft-facts.ts';
 import { applyEdits } from './edits.ts';
 import { fixesFor } from './score.ts';

@@ -1,4 +1,4 @@
-import type { Limits } from './profile.ts';
+import type { Limits } from './limits.ts';
 
 /** How a limit reads to the person who sets it. */
 export interface LimitMeaning {

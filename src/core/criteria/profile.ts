@@ -1,50 +1,6 @@
-import type { CriterionId } from './criterion-ids.ts';
-import { CRITERION_IDS } from './criterion-ids.ts';
+import { CRITERIA, CRITERION_IDS, type CriterionId } from './criteria-list.ts';
 import validate from './generated/profile-validator.js';
-
-/** Corners of a ramp: 0 up to the first, 1 from the second to the third, 0 from the fourth; null leaves a side open. */
-export type Ramp = [number | null, number | null, number | null, number | null];
-
-/** Every limit that a criterion uses; units are in the names or beside them. */
-export interface Limits {
-  metaTitlePixels: Ramp;
-  metaDescriptionPixels: Ramp;
-  /** Where a phone cuts a description, in pixels. */
-  phoneCutPixels: number;
-  /** Words of a slug beside the keyword's. */
-  slugWords: number;
-  /** Words between two headings. */
-  headingRunWords: number;
-  headingKeywordShare: Ramp;
-  headingCharacters: number;
-  introWords: number;
-  keywordUses: number;
-  /** Uses per 100 words: full up to the first, nothing from the second. */
-  keywordRate: [number, number];
-  /** One picture for so many words. */
-  wordsPerImage: number;
-  altWords: number;
-  altCharacters: number;
-  imageNameWords: [number, number];
-  imageKilobytes: Ramp;
-  imagePixels: number;
-  /** Internal links per 1,000 words. */
-  internalLinks: Ramp;
-  /** Words of a post without a brief. */
-  bodyWords: number;
-  /** Words over the target. */
-  bodyLength: Ramp;
-  readingEase: [number, number];
-  /** Distance outside the band at which nothing is earned. */
-  readingEaseMargin: number;
-  paragraphWords: number;
-  sentenceWords: number;
-  sentenceShare: Ramp;
-  /** One list, table or quote for so many words. */
-  wordsPerScanPoint: number;
-  /** Words of body from which the absence of faults counts. */
-  judgeableWords: number;
-}
+import { defaultLimits, type Limits } from './limits.ts';
 
 /** Limits and weights by which drafts are scored. */
 export interface Profile {
@@ -56,74 +12,8 @@ export interface Profile {
 /** The profile of a house that has set nothing. */
 export const defaultProfile: Profile = {
   version: 1,
-  weights: {
-    'meta-title-width': 5,
-    'meta-title-keyword': 4,
-    'meta-title-distinct': 1,
-    'meta-description-width': 5,
-    'meta-description-keyword': 3,
-    'slug-shape': 2,
-    'slug-keyword': 2,
-    'title-single': 3,
-    'heading-order': 2,
-    'heading-spacing': 4,
-    'heading-keyword': 3,
-    'heading-distinct': 2,
-    'keyword-title': 4,
-    'keyword-intro': 4,
-    'keyword-rate': 4,
-    'keyword-spread': 2,
-    'supporting-keywords': 3,
-    'keyword-free': 3,
-    'staple-terms': 7,
-    'supporting-terms': 3,
-    'topics-covered': 4,
-    'questions-answered': 2,
-    'image-present': 3,
-    'alt-present': 4,
-    'alt-quality': 2,
-    'alt-keyword': 2,
-    'image-name': 2,
-    'image-weight': 2,
-    'links-internal': 4,
-    'links-external': 2,
-    'link-words': 2,
-    'links-live': 2,
-    'body-length': 4,
-    'reading-ease': 3,
-    'paragraph-length': 2,
-    'sentence-length': 2,
-    scannable: 1,
-    'claims-sourced': 2,
-  },
-  limits: {
-    metaTitlePixels: [0, 380, 580, 700],
-    metaDescriptionPixels: [0, 640, 920, 1300],
-    phoneCutPixels: 680,
-    slugWords: 6,
-    headingRunWords: 300,
-    headingKeywordShare: [0, 0.15, 0.75, 1.2],
-    headingCharacters: 70,
-    introWords: 100,
-    keywordUses: 3,
-    keywordRate: [2.5, 5],
-    wordsPerImage: 700,
-    altWords: 2,
-    altCharacters: 125,
-    imageNameWords: [2, 8],
-    imageKilobytes: [null, null, 200, 1000],
-    imagePixels: 2400,
-    internalLinks: [0, 2, 10, 25],
-    bodyWords: 700,
-    bodyLength: [0, 0.9, 1.6, 3],
-    readingEase: [50, 75],
-    readingEaseMargin: 25,
-    paragraphWords: 120,
-    sentenceWords: 25,
-    sentenceShare: [0.4, 0.75, null, null],
-    wordsPerScanPoint: 800,
-    judgeableWords: 50,
-  },
+  weights: Object.fromEntries(CRITERIA.map(({ id, weight }) => [id, weight])) as Profile['weights'],
+  limits: defaultLimits,
 };
 
 /** A profile read from outside: the whole one, or why it cannot be used. */
@@ -146,6 +36,11 @@ export function readProfile(json: unknown): ProfileReading {
     };
   }
   const given = json as { weights?: Partial<Profile['weights']>; limits?: Partial<Limits> };
+  const stranger = Object.keys(given.weights ?? {}).find(
+    (id) => !CRITERION_IDS.some((known) => known === id),
+  );
+  if (stranger !== undefined)
+    return { profile: null, problem: `The profile is not valid at weights: "${stranger}" is no criterion.` };
   const profile: Profile = {
     version: 1,
     weights: { ...defaultProfile.weights, ...given.weights },

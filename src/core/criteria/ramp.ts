@@ -1,4 +1,4 @@
-import type { Ramp } from './profile.ts';
+import type { Ramp } from './limits.ts';
 
 /**
  * 0 up to a, rising to 1 at b, 1 to c, falling to 0 at d; a null leaves that side open.

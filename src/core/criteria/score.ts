@@ -1,8 +1,10 @@
 import type { MatchKind } from '../language/index.ts';
-import { CRITERIA } from './criteria-list.ts';
+import { CRITERIA, type CriterionId } from './criteria-list.ts';
 import type { Context, Criterion, Evidence, Fix, Place } from './criterion.ts';
-import { type CriterionId, GROUPS, type Group } from './criterion-ids.ts';
 import type { DraftFacts } from './draft-facts.ts';
+import { GROUPS, type Group } from './groups.ts';
+import { appliesTo } from './needs.ts';
+import type { Profile } from './profile.ts';
 
 /** One criterion's line of a report. Points are scaled so that what applies sums to 100. */
 export interface CriterionResult {
@@ -40,10 +42,10 @@ export interface ScoreReport {
  * Judges a draft by every criterion. Same facts and context, same report. Every number of a report is finite: a
  * criterion whose share is none is a fault of ours, thrown as an error that names it rather than added up.
  */
-export function scoreDraft(facts: DraftFacts, context: Context): ScoreReport {
+export function scoreDraft(facts: DraftFacts, context: Context & { profile: Profile }): ScoreReport {
   const { weights, limits } = context.profile;
   const applying = CRITERIA.map(
-    (criterion) => weights[criterion.id] > 0 && criterion.applies(facts, context),
+    (criterion) => weights[criterion.id] > 0 && appliesTo(criterion, facts, context),
   );
   const sum = CRITERIA.reduce(
     (total, criterion, at) => (applying[at] ? total + weights[criterion.id] : total),

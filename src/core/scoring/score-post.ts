@@ -57,6 +57,6 @@ export function scorePost(
     study,
   };
   const facts = readings.facts(document, settings);
-  const context: Context = { profile, site: index?.factsFor(post) ?? null, study };
-  return { facts, context, report: scoreDraft(facts, context) };
+  const context: Context = { site: index?.factsFor(post) ?? null, study };
+  return { facts, context, report: scoreDraft(facts, { ...context, profile }) };
 }

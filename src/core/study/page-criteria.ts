@@ -1,27 +1,22 @@
-import { CRITERION_IDS, type CriterionId, type CriterionResult, type Profile } from '../criteria/index.ts';
+import {
+  CRITERIA,
+  CRITERION_IDS,
+  type CriterionId,
+  type CriterionResult,
+  isForAnyPage,
+  type Profile,
+} from '../criteria/index.ts';
 
-/** Criteria that ask for a site, a study, a brief or the sizes of picture files: none of them can be judged on somebody else's page. */
-const OWN_ONLY: ReadonlySet<CriterionId> = new Set<CriterionId>([
-  'meta-title-distinct',
-  'keyword-free',
-  'links-live',
-  'supporting-keywords',
-  'questions-answered',
-  'staple-terms',
-  'supporting-terms',
-  'topics-covered',
-  'image-weight',
-  'body-length',
-]);
+/** The criteria that can be judged on any page: those that need no site, study, brief or picture files. */
+export const PAGE_CRITERIA: readonly CriterionId[] = CRITERIA.filter(isForAnyPage).map(({ id }) => id);
 
-/** The criteria that can be judged on any page. */
-export const PAGE_CRITERIA: readonly CriterionId[] = CRITERION_IDS.filter((id) => !OWN_ONLY.has(id));
+const FOR_ANY_PAGE: ReadonlySet<CriterionId> = new Set(PAGE_CRITERIA);
 
 /** A profile in which only the criteria that can be judged on any page weigh anything. */
 export const pageProfile = (profile: Profile): Profile => ({
   ...profile,
   weights: Object.fromEntries(
-    CRITERION_IDS.map((id) => [id, OWN_ONLY.has(id) ? 0 : profile.weights[id]]),
+    CRITERION_IDS.map((id) => [id, FOR_ANY_PAGE.has(id) ? profile.weights[id] : 0]),
   ) as Profile['weights'],
 });
 
@@ -32,7 +27,7 @@ export function scoreAsPage(
   let points = 0;
   let available = 0;
   for (const line of criteria) {
-    if (OWN_ONLY.has(line.id)) continue;
+    if (!FOR_ANY_PAGE.has(line.id)) continue;
     points += line.points;
     available += line.available;
   }

@@ -1,13 +1,14 @@
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import { imagePlaces } from '../image-reading.ts';
 import { measure, NO_KEYWORD } from '../judging.ts';
 
-export const altKeyword: Criterion = {
+export const altKeyword = criterion({
   id: 'alt-keyword',
   group: 'media',
   title: 'Keyword in alt text',
   place: 'featured',
-  applies: (facts) => facts.images.length > 0,
+  weight: 2,
+  needs: ['pictures'],
   target: () => 'one alt text with the keyword or a supporting one, not most of them',
   measure(facts) {
     if (!facts.keyword) return NO_KEYWORD;
@@ -35,4 +36,4 @@ export const altKeyword: Criterion = {
       imagePlaces(holding),
     );
   },
-};
+});

@@ -1,13 +1,14 @@
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import { imagePlaces, nameOf } from '../image-reading.ts';
 import { measure } from '../judging.ts';
 
-export const altPresent: Criterion = {
+export const altPresent = criterion({
   id: 'alt-present',
   group: 'media',
   title: 'Alt text',
   place: 'featured',
-  applies: (facts) => facts.images.length > 0,
+  weight: 4,
+  needs: ['pictures'],
   target: () => 'every picture has alt text or is marked as decorative',
   measure({ images }) {
     const judged = images.filter(({ alt }) => alt !== '');
@@ -27,4 +28,4 @@ export const altPresent: Criterion = {
       imagePlaces(missing),
     );
   },
-};
+});

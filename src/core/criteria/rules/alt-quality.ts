@@ -1,5 +1,5 @@
 import { plainWords } from '../../language/index.ts';
-import type { Criterion, Fix } from '../criterion.ts';
+import { criterion, type Fix } from '../criterion.ts';
 import type { DraftFacts, ImageFact } from '../draft-facts.ts';
 import { imageName, imagePlaces, nameOf } from '../image-reading.ts';
 import { measure } from '../judging.ts';
@@ -37,12 +37,13 @@ function faulty(facts: DraftFacts): { image: ImageFact; fault: string }[] {
   });
 }
 
-export const altQuality: Criterion = {
+export const altQuality = criterion({
   id: 'alt-quality',
   group: 'media',
   title: 'Alt text that describes',
   place: 'featured',
-  applies: (facts) => facts.images.length > 0,
+  weight: 2,
+  needs: ['pictures'],
   target: (limits) => `${limits.altWords} words to ${limits.altCharacters} characters, in words of its own`,
   measure(facts) {
     const all = described(facts);
@@ -67,4 +68,4 @@ export const altQuality: Criterion = {
       return [{ label: `Say "${alt}"`, edits }];
     });
   },
-};
+});

@@ -1,5 +1,5 @@
 import type { PostFields } from '../../draft/index.ts';
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import { count, grouped, measure } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 import type { StudyFacts } from '../surroundings.ts';
@@ -8,13 +8,15 @@ import type { StudyFacts } from '../surroundings.ts';
 const wantedWords = (fields: PostFields, study: StudyFacts | null, otherwise: number): number =>
   fields.targetWords ?? (study?.words ? Math.round(study.words.median) : otherwise);
 
-export const bodyLength: Criterion = {
+export const bodyLength = criterion({
   id: 'body-length',
   group: 'reading',
   title: 'Length',
   unit: 'words',
   place: 'text',
-  applies: () => true,
+  weight: 4,
+  needs: [],
+  ownOnly: true,
   target({ bodyLength: [, from, to], bodyWords }, { fields }, { study }) {
     const wanted = wantedWords(fields, study, bodyWords);
     return `${Math.round(wanted * (from ?? 0))}-${Math.round(wanted * (to ?? 1))} words`;
@@ -28,4 +30,4 @@ export const bodyLength: Criterion = {
       : `${count(words, 'word')} is far over the ${grouped(wanted)} wished. Cut, or make two posts.`;
     return measure(ramp(x, limits.bodyLength), words, advice);
   },
-};
+});

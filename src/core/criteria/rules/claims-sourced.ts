@@ -1,5 +1,5 @@
-import type { Criterion, Evidence, Fix } from '../criterion.ts';
-import { type DraftFacts, isJudgeable } from '../draft-facts.ts';
+import { criterion, type Evidence, type Fix } from '../criterion.ts';
+import type { DraftFacts } from '../draft-facts.ts';
 import { count, measure } from '../judging.ts';
 
 const bare = (text: string) => text.replace(/\s+/g, ' ').trim();
@@ -16,12 +16,14 @@ function claims({ totals, fields }: DraftFacts): { all: number; open: Evidence[]
   return { all: totals.claims, open };
 }
 
-export const claimsSourced: Criterion = {
+export const claimsSourced = criterion({
   id: 'claims-sourced',
   group: 'reading',
   title: 'Figures with a source',
   place: 'text',
-  applies: (facts) => facts.english && isJudgeable(facts) && facts.totals.claims > 0,
+  weight: 2,
+  needs: ['words', 'english'],
+  applies: (facts) => facts.totals.claims > 0,
   target: () => 'figures have a link in their sentence or the next, or are your own',
   measure(facts) {
     const { all, open } = claims(facts);
@@ -44,4 +46,4 @@ export const claimsSourced: Criterion = {
       };
     });
   },
-};
+});

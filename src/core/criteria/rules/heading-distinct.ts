@@ -1,5 +1,5 @@
-import type { Criterion } from '../criterion.ts';
-import { type DraftFacts, type HeadingFact, isJudgeable } from '../draft-facts.ts';
+import { criterion } from '../criterion.ts';
+import type { DraftFacts, HeadingFact } from '../draft-facts.ts';
 import { measure, wholeBlock } from '../judging.ts';
 
 function faulty(facts: DraftFacts): { heading: HeadingFact; fault: string }[] {
@@ -17,12 +17,13 @@ function faulty(facts: DraftFacts): { heading: HeadingFact; fault: string }[] {
   return found;
 }
 
-export const headingDistinct: Criterion = {
+export const headingDistinct = criterion({
   id: 'heading-distinct',
   group: 'headings',
   title: 'Headings that tell apart',
   place: 'text',
-  applies: isJudgeable,
+  weight: 2,
+  needs: ['words'],
   target: (limits) => `none empty, repeated or over ${limits.headingCharacters} characters`,
   measure(facts) {
     const all = facts.sectionHeadings.length;
@@ -47,4 +48,4 @@ export const headingDistinct: Criterion = {
       },
     ];
   },
-};
+});

@@ -1,5 +1,5 @@
 import { MATCH_VALUES } from '../../language/index.ts';
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import type { DraftFacts, HeadingFact } from '../draft-facts.ts';
 import { measure, NO_KEYWORD, wholeBlock } from '../judging.ts';
 import { ramp } from '../ramp.ts';
@@ -12,12 +12,13 @@ function valueIn({ reading }: HeadingFact): number {
 
 const judged = (facts: DraftFacts) => facts.sectionHeadings.filter(({ level }) => level === 2 || level === 3);
 
-export const headingKeyword: Criterion = {
+export const headingKeyword = criterion({
   id: 'heading-keyword',
   group: 'headings',
   title: 'Keyword in headings',
   place: 'text',
-  applies: () => true,
+  weight: 3,
+  needs: [],
   target: ({ headingKeywordShare: [, from, to] }) =>
     `the keyword or a supporting one in ${Math.round((from ?? 0) * 100)}-${Math.round((to ?? 1) * 100)} % of level 2 and 3 headings`,
   measure(facts) {
@@ -44,4 +45,4 @@ export const headingKeyword: Criterion = {
         : [],
     );
   },
-};
+});

@@ -1,5 +1,5 @@
-import type { Criterion } from '../criterion.ts';
-import { type DraftFacts, type HeadingFact, isJudgeable } from '../draft-facts.ts';
+import { criterion } from '../criterion.ts';
+import type { DraftFacts, HeadingFact } from '../draft-facts.ts';
 import { count, measure, wholeBlock } from '../judging.ts';
 
 /** Headings that skip a level downwards, with the level that would not. */
@@ -13,12 +13,13 @@ function skips(facts: DraftFacts): { heading: HeadingFact; level: number }[] {
   return found;
 }
 
-export const headingOrder: Criterion = {
+export const headingOrder = criterion({
   id: 'heading-order',
   group: 'headings',
   title: 'Heading levels in order',
   place: 'text',
-  applies: isJudgeable,
+  weight: 2,
+  needs: ['words'],
   target: () => 'no heading skips a level',
   measure(facts) {
     const all = facts.sectionHeadings.length;
@@ -46,4 +47,4 @@ export const headingOrder: Criterion = {
       { label: edits.length === 1 ? `Make it level ${edits[0].level}` : 'Put the levels in order', edits },
     ];
   },
-};
+});

@@ -1,14 +1,14 @@
-import type { Criterion } from '../criterion.ts';
-import { isJudgeable } from '../draft-facts.ts';
+import { criterion } from '../criterion.ts';
 import { count, measure, wholeBlock } from '../judging.ts';
 
-export const headingSpacing: Criterion = {
+export const headingSpacing = criterion({
   id: 'heading-spacing',
   group: 'headings',
   title: 'Words between headings',
   unit: 'words',
   place: 'text',
-  applies: isJudgeable,
+  weight: 4,
+  needs: ['words'],
   target: (limits) => `at most ${limits.headingRunWords} words without a heading`,
   measure(facts) {
     const all = facts.totals.runs;
@@ -24,4 +24,4 @@ export const headingSpacing: Criterion = {
       long.flatMap((run) => (run.past ? [wholeBlock(run.past.reading.block, run.past.index)] : [])),
     );
   },
-};
+});

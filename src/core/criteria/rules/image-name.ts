@@ -1,4 +1,4 @@
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { imageName, imagePlaces } from '../image-reading.ts';
 import { measure } from '../judging.ts';
@@ -19,12 +19,13 @@ function isReal(name: string, [fewest, most]: [number, number]): boolean {
 const nameTarget = (facts: DraftFacts, src: string) =>
   facts.keywordIn(imageName(src).replace(/[-_]+/g, ' ')).value;
 
-export const imageNames: Criterion = {
+export const imageNames = criterion({
   id: 'image-name',
   group: 'media',
   title: 'Picture file names',
   place: 'featured',
-  applies: (facts) => facts.images.length > 0,
+  weight: 2,
+  needs: ['pictures'],
   target: ({ imageNameWords: [fewest, most] }) =>
     `${fewest}-${most} real words with hyphens; one with the keyword`,
   measure(facts) {
@@ -46,4 +47,4 @@ export const imageNames: Criterion = {
       imagePlaces(poor),
     );
   },
-};
+});

@@ -1,14 +1,15 @@
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import { count, measure } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 
-export const imagePresent: Criterion = {
+export const imagePresent = criterion({
   id: 'image-present',
   group: 'media',
   title: 'Pictures',
   unit: 'pictures',
   place: 'text',
-  applies: () => true,
+  weight: 3,
+  needs: [],
   target: (limits) => `one picture for every ${limits.wordsPerImage} words`,
   measure({ images, words, settings: { limits } }) {
     const wanted = Math.max(1, Math.ceil(words / limits.wordsPerImage));
@@ -24,4 +25,4 @@ export const imagePresent: Criterion = {
       `${count(words, 'word')} with ${count(images.length, 'picture')}: add ${count(Math.max(1, wanted - images.length), 'picture')}.`,
     );
   },
-};
+});

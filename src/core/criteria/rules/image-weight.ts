@@ -1,4 +1,4 @@
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import type { DraftFacts, ImageFact, PictureSize } from '../draft-facts.ts';
 import { imagePlaces, nameOf } from '../image-reading.ts';
 import { measure } from '../judging.ts';
@@ -12,12 +12,13 @@ function sized({ images, settings: { pictures } }: DraftFacts): { image: ImageFa
   });
 }
 
-export const imageWeight: Criterion = {
+export const imageWeight = criterion({
   id: 'image-weight',
   group: 'media',
   title: 'Picture file size',
   place: 'featured',
-  applies: (facts) => facts.images.some(({ src }) => facts.settings.pictures.has(src)),
+  weight: 2,
+  needs: ['picture-files'],
   target: ({ imageKilobytes, imagePixels }) =>
     `${wished(imageKilobytes, 'kB')}, at most ${imagePixels} px wide`,
   measure(facts) {
@@ -40,4 +41,4 @@ export const imageWeight: Criterion = {
       imagePlaces(poor.map(({ image }) => image)),
     );
   },
-};
+});

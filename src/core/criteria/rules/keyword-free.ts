@@ -1,14 +1,14 @@
 import { keywordKeys } from '../../language/index.ts';
-import type { Criterion } from '../criterion.ts';
-import { isJudgeable } from '../draft-facts.ts';
+import { criterion } from '../criterion.ts';
 import { measure, NO_KEYWORD } from '../judging.ts';
 
-export const keywordFree: Criterion = {
+export const keywordFree = criterion({
   id: 'keyword-free',
   group: 'keyword',
   title: 'Keyword of its own',
   place: 'text',
-  applies: (facts, { site }) => site !== null && isJudgeable(facts),
+  weight: 3,
+  needs: ['site', 'words'],
   target: () => 'no other post of the site has this primary keyword',
   measure(facts, { site }) {
     if (!facts.keyword) return NO_KEYWORD;
@@ -25,4 +25,4 @@ export const keywordFree: Criterion = {
       `"${facts.keyword}" is already the target of ${names}. Choose another, or merge the two.`,
     );
   },
-};
+});

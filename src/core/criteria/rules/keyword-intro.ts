@@ -1,6 +1,6 @@
 import type { MatchKind } from '../../language/index.ts';
 import { MATCH_VALUES } from '../../language/index.ts';
-import type { Criterion, Evidence } from '../criterion.ts';
+import { criterion, type Evidence } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { kindInWords, measure, NO_KEYWORD, placeIn, wholeBlock } from '../judging.ts';
 
@@ -29,12 +29,13 @@ export function introMatch({ readings, titleBlock, settings: { limits } }: Draft
   return best;
 }
 
-export const keywordIntro: Criterion = {
+export const keywordIntro = criterion({
   id: 'keyword-intro',
   group: 'keyword',
   title: 'Keyword in the introduction',
   place: 'text',
-  applies: () => true,
+  weight: 4,
+  needs: [],
   target: (limits) => `the keyword within the first ${limits.introWords} words`,
   measure(facts) {
     if (!facts.keyword) return NO_KEYWORD;
@@ -47,4 +48,4 @@ export const keywordIntro: Criterion = {
         : `Use "${facts.keyword}" as it is typed; the introduction has it ${kindInWords(kind)}.`;
     return measure(value, kindInWords(kind), advice, places);
   },
-};
+});

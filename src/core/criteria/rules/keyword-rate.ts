@@ -1,14 +1,15 @@
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import { count, measure, NO_KEYWORD, placeIn } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 
-export const keywordRate: Criterion = {
+export const keywordRate = criterion({
   id: 'keyword-rate',
   group: 'keyword',
   title: 'Uses of the keyword',
   unit: 'uses',
   place: 'text',
-  applies: () => true,
+  weight: 4,
+  needs: [],
   target: ({ keywordUses, keywordRate: [full] }, _facts, { study }) =>
     `${keywordUses} uses or more, at most ${Math.round(10 * Math.max(full, study?.keywordRateUpper ?? 0)) / 10} in 100 words`,
   measure(facts, { study }) {
@@ -36,4 +37,4 @@ export const keywordRate: Criterion = {
       `Use "${facts.keyword}" ${keywordUses} times; so far it ${uses === 0 ? 'is not there' : uses === 1 ? 'stands once' : `stands ${uses} times`}.`,
     );
   },
-};
+});

@@ -1,14 +1,15 @@
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import { measure, NO_KEYWORD } from '../judging.ts';
 
 const QUARTERS = ['first', 'second', 'third', 'last'];
 
-export const keywordSpread: Criterion = {
+export const keywordSpread = criterion({
   id: 'keyword-spread',
   group: 'keyword',
   title: 'Keyword through the text',
   place: 'text',
-  applies: () => true,
+  weight: 2,
+  needs: [],
   target: () => 'a match in each quarter of the body',
   measure(facts) {
     if (!facts.keyword) return NO_KEYWORD;
@@ -24,4 +25,4 @@ export const keywordSpread: Criterion = {
       `Name "${facts.keyword}" in the ${missing.join(', ').replace(/, (\w+)$/, ' and $1')} quarter of the text too.`,
     );
   },
-};
+});

@@ -1,12 +1,13 @@
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import { kindInWords, measure, NO_KEYWORD } from '../judging.ts';
 
-export const keywordTitle: Criterion = {
+export const keywordTitle = criterion({
   id: 'keyword-title',
   group: 'keyword',
   title: 'Keyword in the title',
   place: 'title',
-  applies: () => true,
+  weight: 4,
+  needs: [],
   target: () => 'the keyword in the title',
   measure(facts) {
     if (!facts.keyword) return NO_KEYWORD;
@@ -17,4 +18,4 @@ export const keywordTitle: Criterion = {
         : `Use "${facts.keyword}" as it is typed; the title has it ${kindInWords(kind)}.`;
     return measure(value, kindInWords(kind), advice);
   },
-};
+});

@@ -1,5 +1,5 @@
-import type { Criterion, Fix } from '../criterion.ts';
-import { type DraftFacts, isJudgeable, type LinkFact } from '../draft-facts.ts';
+import { criterion, type Fix } from '../criterion.ts';
+import type { DraftFacts, LinkFact } from '../draft-facts.ts';
 import { measure, placeIn } from '../judging.ts';
 
 const SAYS_NOTHING = new Set(
@@ -15,12 +15,14 @@ const isVague = ({ plain, text }: LinkFact, english: boolean): boolean =>
 const judged = (facts: DraftFacts) =>
   facts.links.filter((link) => link.end > link.start && !/^\d+$/.test(link.text.trim()));
 
-export const linkWords: Criterion = {
+export const linkWords = criterion({
   id: 'link-words',
   group: 'links',
   title: 'Words of links',
   place: 'text',
-  applies: (facts) => isJudgeable(facts) && judged(facts).length > 0,
+  weight: 2,
+  needs: ['words'],
+  applies: (facts) => judged(facts).length > 0,
   target: () => 'link words that say where they lead',
   measure(facts) {
     const all = judged(facts);
@@ -57,4 +59,4 @@ export const linkWords: Criterion = {
         ];
       });
   },
-};
+});

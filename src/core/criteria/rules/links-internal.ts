@@ -1,4 +1,4 @@
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { count, measure, placeIn } from '../judging.ts';
 import { ramp } from '../ramp.ts';
@@ -7,13 +7,14 @@ import { ramp } from '../ramp.ts';
 export const linksToOthers = ({ links, settings: { ownPath } }: DraftFacts) =>
   links.filter(({ path }) => path !== null && path !== '/' && path !== ownPath);
 
-export const linksInternal: Criterion = {
+export const linksInternal = criterion({
   id: 'links-internal',
   group: 'links',
   title: 'Internal links',
   unit: 'links',
   place: 'text',
-  applies: () => true,
+  weight: 4,
+  needs: [],
   target: ({ internalLinks: [, from, to] }) =>
     `${from}-${to} links to other pages of the site per 1,000 words`,
   measure(facts) {
@@ -37,4 +38,4 @@ export const linksInternal: Criterion = {
       many ? links.map(({ block, index, start, end }) => placeIn(block, index, start, end)) : [],
     );
   },
-};
+});

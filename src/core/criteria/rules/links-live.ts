@@ -1,5 +1,5 @@
-import type { Criterion, Evidence } from '../criterion.ts';
-import { type DraftFacts, isJudgeable } from '../draft-facts.ts';
+import { criterion, type Evidence } from '../criterion.ts';
+import type { DraftFacts } from '../draft-facts.ts';
 import { measure, placeIn, wholeBlock } from '../judging.ts';
 import type { SiteFacts } from '../surroundings.ts';
 
@@ -41,13 +41,14 @@ function items(facts: DraftFacts, { pages, pagesKnown }: SiteFacts): Item[] {
   return out;
 }
 
-export const linksLive: Criterion = {
+export const linksLive = criterion({
   id: 'links-live',
   group: 'links',
   title: 'Links that lead somewhere',
   place: 'text',
-  applies: (facts, { site }) =>
-    isJudgeable(facts) && facts.links.length > 0 && site !== null && items(facts, site).length > 0,
+  weight: 2,
+  needs: ['site', 'words'],
+  applies: (facts, { site }) => facts.links.length > 0 && items(facts, site!).length > 0,
   target: () => 'internal links lead to known pages; nothing over plain http',
   measure(facts, { site }) {
     const all = items(facts, site!);
@@ -73,4 +74,4 @@ export const linksLive: Criterion = {
       },
     ];
   },
-};
+});

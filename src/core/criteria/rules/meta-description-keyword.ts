@@ -1,13 +1,14 @@
 import { DESCRIPTION_SIZE, pixelWidth } from '../../listing/index.ts';
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import { kindInWords, measure, NO_KEYWORD } from '../judging.ts';
 
-export const metaDescriptionKeyword: Criterion = {
+export const metaDescriptionKeyword = criterion({
   id: 'meta-description-keyword',
   group: 'listing',
   title: 'Keyword in the meta description',
   place: 'meta-description',
-  applies: () => true,
+  weight: 3,
+  needs: [],
   target: (limits) => `the keyword before the phone cut at ${limits.phoneCutPixels} px`,
   measure(facts) {
     if (!facts.keyword) return NO_KEYWORD;
@@ -21,4 +22,4 @@ export const metaDescriptionKeyword: Criterion = {
       : `Use "${facts.keyword}" as it is typed; the match is ${kindInWords(kind)}.`;
     return measure(value * (late ? 0.85 : 1), kindInWords(kind), advice);
   },
-};
+});

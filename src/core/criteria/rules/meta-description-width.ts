@@ -1,16 +1,17 @@
 import { DESCRIPTION_SIZE, pixelWidth } from '../../listing/index.ts';
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import { measure } from '../judging.ts';
 import { openingDescription } from '../opening-description.ts';
 import { ramp, wished } from '../ramp.ts';
 
-export const metaDescriptionWidth: Criterion = {
+export const metaDescriptionWidth = criterion({
   id: 'meta-description-width',
   group: 'listing',
   title: 'Meta description width',
   unit: 'px',
   place: 'meta-description',
-  applies: () => true,
+  weight: 5,
+  needs: [],
   target: (limits) => wished(limits.metaDescriptionPixels, 'px'),
   measure({ fields, settings: { limits } }) {
     const text = fields.metaDescription.trim();
@@ -37,4 +38,4 @@ export const metaDescriptionWidth: Criterion = {
           },
         ];
   },
-};
+});

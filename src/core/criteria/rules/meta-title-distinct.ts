@@ -1,13 +1,13 @@
-import type { Criterion } from '../criterion.ts';
-import { isJudgeable } from '../draft-facts.ts';
+import { criterion } from '../criterion.ts';
 import { measure } from '../judging.ts';
 
-export const metaTitleDistinct: Criterion = {
+export const metaTitleDistinct = criterion({
   id: 'meta-title-distinct',
   group: 'listing',
   title: 'Meta title of its own',
   place: 'meta-title',
-  applies: (facts, { site }) => site !== null && isJudgeable(facts),
+  weight: 1,
+  needs: ['site', 'words'],
   target: () => 'no other post or page of the site has it',
   measure({ metaTitle }, { site }) {
     const others = (site!.metaTitles.get(metaTitle.toLowerCase()) ?? []).filter(
@@ -21,4 +21,4 @@ export const metaTitleDistinct: Criterion = {
       `"${others.map((post) => post.title).join('", "')}" has the same meta title. Tell the two apart.`,
     );
   },
-};
+});

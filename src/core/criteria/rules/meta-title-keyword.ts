@@ -1,13 +1,14 @@
 import { pixelWidth, TITLE_SIZE } from '../../listing/index.ts';
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import { kindInWords, measure, NO_KEYWORD } from '../judging.ts';
 
-export const metaTitleKeyword: Criterion = {
+export const metaTitleKeyword = criterion({
   id: 'meta-title-keyword',
   group: 'listing',
   title: 'Keyword in the meta title',
   place: 'meta-title',
-  applies: () => true,
+  weight: 4,
+  needs: [],
   target: () => 'the keyword in the first half of the meta title',
   measure(facts) {
     if (!facts.keyword) return NO_KEYWORD;
@@ -30,4 +31,4 @@ export const metaTitleKeyword: Criterion = {
     if (limit !== null && pixelWidth(metaTitle, TITLE_SIZE) + added > limit) return [];
     return [{ label: `Begin with "${lead}"`, edits: [{ kind: 'set-field', field: 'metaTitle', value }] }];
   },
-};
+});

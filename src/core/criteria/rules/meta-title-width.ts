@@ -1,15 +1,16 @@
 import { pixelWidth, TITLE_SIZE } from '../../listing/index.ts';
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import { measure } from '../judging.ts';
 import { ramp, wished } from '../ramp.ts';
 
-export const metaTitleWidth: Criterion = {
+export const metaTitleWidth = criterion({
   id: 'meta-title-width',
   group: 'listing',
   title: 'Meta title width',
   unit: 'px',
   place: 'meta-title',
-  applies: () => true,
+  weight: 5,
+  needs: [],
   target: (limits) => wished(limits.metaTitlePixels, 'px'),
   measure({ metaTitle, settings: { limits } }) {
     if (metaTitle === '') return measure(0, null, 'Write a title or a meta title.');
@@ -22,4 +23,4 @@ export const metaTitleWidth: Criterion = {
         : `The meta title is cut in the results: ${width} px, shown up to ${to}. Shorten it.`;
     return measure(ramp(exact, limits.metaTitlePixels), width, advice);
   },
-};
+});

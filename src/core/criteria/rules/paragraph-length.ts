@@ -1,14 +1,14 @@
 import { sentenceSpans } from '../block-reader.ts';
-import type { Criterion, Fix } from '../criterion.ts';
-import { isJudgeable } from '../draft-facts.ts';
+import { criterion, type Fix } from '../criterion.ts';
 import { count, measure, wholeBlock } from '../judging.ts';
 
-export const paragraphLength: Criterion = {
+export const paragraphLength = criterion({
   id: 'paragraph-length',
   group: 'reading',
   title: 'Length of paragraphs',
   place: 'text',
-  applies: isJudgeable,
+  weight: 2,
+  needs: ['words'],
   target: (limits) => `paragraphs of at most ${limits.paragraphWords} words`,
   measure(facts) {
     const all = facts.totals.paragraphs;
@@ -41,4 +41,4 @@ export const paragraphLength: Criterion = {
       ];
     });
   },
-};
+});

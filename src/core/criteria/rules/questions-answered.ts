@@ -6,7 +6,7 @@ import {
   plainWords,
   type Vocabulary,
 } from '../../language/index.ts';
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { measure } from '../judging.ts';
 
@@ -46,12 +46,13 @@ function isAnswered(
   );
 }
 
-export const questionsAnswered: Criterion = {
+export const questionsAnswered = criterion({
   id: 'questions-answered',
   group: 'coverage',
   title: 'Questions answered',
   place: 'text',
-  applies: (facts) => facts.fields.questions.length > 0,
+  weight: 2,
+  needs: ['questions'],
   target: () => 'each chosen question answered in one section',
   measure(facts) {
     const parts = sections(facts);
@@ -65,4 +66,4 @@ export const questionsAnswered: Criterion = {
       `No section answers "${open[0]}" yet.`,
     );
   },
-};
+});

@@ -1,14 +1,14 @@
 import { fleschReadingEase } from '../../language/index.ts';
-import type { Criterion } from '../criterion.ts';
-import { isJudgeable } from '../draft-facts.ts';
+import { criterion } from '../criterion.ts';
 import { measure } from '../judging.ts';
 
-export const readingEase: Criterion = {
+export const readingEase = criterion({
   id: 'reading-ease',
   group: 'reading',
   title: 'Reading ease',
   place: 'text',
-  applies: (facts) => facts.english && isJudgeable(facts),
+  weight: 3,
+  needs: ['words', 'english'],
   target: ({ readingEase: [from, to] }) => `Flesch Reading Ease of ${from}-${to}`,
   measure(facts) {
     const ease = fleschReadingEase(facts.totals.prose);
@@ -25,4 +25,4 @@ export const readingEase: Criterion = {
         : `Reading ease is ${rounded}: the sentences are very short. Join some.`;
     return measure(Math.max(0, 1 - outside / readingEaseMargin), rounded, advice);
   },
-};
+});

@@ -1,12 +1,13 @@
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import { count, measure } from '../judging.ts';
 
-export const scannable: Criterion = {
+export const scannable = criterion({
   id: 'scannable',
   group: 'reading',
   title: 'Lists, tables, quotes',
   place: 'text',
-  applies: () => true,
+  weight: 1,
+  needs: [],
   target: (limits) => `one list, table or quote for every ${limits.wordsPerScanPoint} words`,
   measure({ totals: { scanPoints: found }, words, settings: { limits } }) {
     const share = found === 0 ? 0 : words === 0 ? 1 : Math.min(1, (found * limits.wordsPerScanPoint) / words);
@@ -16,4 +17,4 @@ export const scannable: Criterion = {
       `${count(found, 'list, table or quote', 'lists, tables or quotes')} in ${count(words, 'word')}. Turn an enumeration into a list.`,
     );
   },
-};
+});

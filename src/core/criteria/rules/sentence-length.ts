@@ -1,14 +1,14 @@
-import type { Criterion } from '../criterion.ts';
-import { isJudgeable } from '../draft-facts.ts';
+import { criterion } from '../criterion.ts';
 import { count, measure, placeIn } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 
-export const sentenceLength: Criterion = {
+export const sentenceLength = criterion({
   id: 'sentence-length',
   group: 'reading',
   title: 'Length of sentences',
   place: 'text',
-  applies: isJudgeable,
+  weight: 2,
+  needs: ['words'],
   target: ({ sentenceShare: [, from], sentenceWords }) =>
     `${Math.round((from ?? 0) * 100)} % of sentences with at most ${sentenceWords} words`,
   measure({ totals, settings: { limits } }) {
@@ -29,4 +29,4 @@ export const sentenceLength: Criterion = {
       evidence,
     );
   },
-};
+});

@@ -7,7 +7,7 @@ import {
 } from '../../language/index.ts';
 import { slugOf } from '../../listing/index.ts';
 import type { BlockReader } from '../block-reader.ts';
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { measure, NO_KEYWORD } from '../judging.ts';
 
@@ -53,12 +53,13 @@ function coverageOf({ fields, keyword, english }: DraftFacts): Coverage {
   return { wanted, held };
 }
 
-export const slugKeyword: Criterion = {
+export const slugKeyword = criterion({
   id: 'slug-keyword',
   group: 'listing',
   title: 'Keyword in the slug',
   place: 'slug',
-  applies: () => true,
+  weight: 2,
+  needs: [],
   target: () => "all of the keyword's content words",
   measure(facts) {
     if (!facts.keyword) return NO_KEYWORD;
@@ -79,4 +80,4 @@ export const slugKeyword: Criterion = {
       ? []
       : [{ label: `Use "${value}"`, edits: [{ kind: 'set-field', field: 'slug', value }] }];
   },
-};
+});

@@ -1,7 +1,7 @@
 import { isStopWord, normalForm, plainWords } from '../../language/index.ts';
 import { slugOf } from '../../listing/index.ts';
-import type { Criterion } from '../criterion.ts';
-import { type DraftFacts, isJudgeable } from '../draft-facts.ts';
+import { criterion } from '../criterion.ts';
+import type { DraftFacts } from '../draft-facts.ts';
 import { measure } from '../judging.ts';
 
 const LATIN = /^[\p{Script=Latin}\p{N}\p{P}\p{S}\p{Z}\p{M}]*$/u;
@@ -26,12 +26,13 @@ function faultsOf(facts: DraftFacts): string[] {
   return faults;
 }
 
-export const slugShape: Criterion = {
+export const slugShape = criterion({
   id: 'slug-shape',
   group: 'listing',
   title: 'Slug form',
   place: 'slug',
-  applies: isJudgeable,
+  weight: 2,
+  needs: ['words'],
   target: (limits) =>
     `up to ${limits.slugWords} words beside the keyword's; no small words, dates, ids, underscores or capitals`,
   measure(facts) {
@@ -49,4 +50,4 @@ export const slugShape: Criterion = {
     if (value === '' || value === slug || (slug !== '' && faultsOf(facts).length === 0)) return [];
     return [{ label: `Use "${value}"`, edits: [{ kind: 'set-field', field: 'slug', value }] }];
   },
-};
+});

@@ -1,12 +1,13 @@
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import { measure } from '../judging.ts';
 
-export const supportingKeywords: Criterion = {
+export const supportingKeywords = criterion({
   id: 'supporting-keywords',
   group: 'keyword',
   title: 'Supporting keywords',
   place: 'text',
-  applies: (facts) => facts.fields.supporting.length > 0,
+  weight: 3,
+  needs: ['supporting'],
   target: () => 'each supporting keyword at least once',
   measure({ fields: { supporting }, totals: { supportingValues: values } }) {
     const missing: string[] = [];
@@ -28,4 +29,4 @@ export const supportingKeywords: Criterion = {
       : `Found as a variant only: ${named(near)}.`;
     return measure(share, `${supporting.length - missing.length} of ${supporting.length}`, advice);
   },
-};
+});

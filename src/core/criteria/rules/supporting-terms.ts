@@ -1,17 +1,19 @@
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import { NO_STUDY, termMeasure } from '../term-measure.ts';
 
 /** So much of the supporting terms is enough: nobody has to say everything. */
 const ENOUGH = 0.6;
 
 /** Mean over the supporting terms of the study, full at 60 % of them. */
-export const supportingTerms: Criterion = {
+export const supportingTerms = criterion({
   id: 'supporting-terms',
   group: 'coverage',
   title: 'Supporting terms',
   place: 'text',
-  applies: (_facts, { study }) => (study?.terms ?? []).some(({ group }) => group === 'supporting'),
+  weight: 3,
+  needs: ['study'],
+  applies: (_facts, { study }) => study!.terms.some(({ group }) => group === 'supporting'),
   target: (_limits, _facts, { study }) =>
     study ? '60 % of the terms that a fifth of the pages use' : NO_STUDY,
   measure: (facts) => termMeasure(facts, 'supporting', ENOUGH),
-};
+});

@@ -1,12 +1,13 @@
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import { count, measure, wholeBlock } from '../judging.ts';
 
-export const titleSingle: Criterion = {
+export const titleSingle = criterion({
   id: 'title-single',
   group: 'headings',
   title: 'One title',
   place: 'title',
-  applies: () => true,
+  weight: 3,
+  needs: [],
   target: () => 'exactly one title',
   measure(facts) {
     const further = facts.sectionHeadings.filter((heading) => heading.level === 1);
@@ -29,4 +30,4 @@ export const titleSingle: Criterion = {
       },
     ];
   },
-};
+});

@@ -1,15 +1,17 @@
-import type { Criterion } from '../criterion.ts';
+import { criterion } from '../criterion.ts';
 import { count, measure } from '../judging.ts';
 import { NO_STUDY } from '../term-measure.ts';
 import { COMMON, COVERED, topicCover } from '../topic-cover.ts';
 
 /** Share of the topics that at least half of the pages have, weighed by how many have them, that a section covers. */
-export const topicsCovered: Criterion = {
+export const topicsCovered = criterion({
   id: 'topics-covered',
   group: 'coverage',
   title: 'Topics covered',
   place: 'text',
-  applies: (_facts, { study }) => (study?.topics ?? []).some(({ share }) => share >= COMMON),
+  weight: 4,
+  needs: ['study'],
+  applies: (_facts, { study }) => study!.topics.some(({ share }) => share >= COMMON),
   target: (_limits, _facts, { study }) =>
     study ? 'a section on each topic that half of the pages have' : NO_STUDY,
   measure(facts) {
@@ -26,4 +28,4 @@ export const topicsCovered: Criterion = {
         : '',
     );
   },
-};
+});

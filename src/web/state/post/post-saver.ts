@@ -47,9 +47,10 @@ export class PostSaver {
     return this.dirty || this.writing;
   }
 
-  /** Why what stands here is not saved, in words; empty where it is, or is on its way. */
+  /** Why what stands here is not saved, in words, until a write succeeds; empty where none failed. */
   get failure(): string {
-    return this.dirty ? this.problem : '';
+    // While it is tried again it is not saved yet: whoever leaves now is asked all the same.
+    return this.isBehind ? this.problem : '';
   }
 
   /** To be told of every change. */

@@ -1,0 +1,47 @@
+import type { Context, Criterion } from './criterion.ts';
+import type { DraftFacts } from './draft-facts.ts';
+
+/** What a criterion may need beside a draft to judge. */
+export type Need =
+  /** Words enough that the absence of faults means something: `judgeableWords` of the profile. */
+  | 'words'
+  /** A text in English. */
+  | 'english'
+  /** A picture at least. */
+  | 'pictures'
+  /** A picture whose file is known. */
+  | 'picture-files'
+  /** Supporting keywords in the brief. */
+  | 'supporting'
+  /** Questions in the brief. */
+  | 'questions'
+  /** A site around the post. */
+  | 'site'
+  /** Result pages that were studied for it. */
+  | 'study';
+
+const IS_THERE: Record<Need, (facts: DraftFacts, context: Context) => boolean> = {
+  words: ({ words, settings }) => words >= settings.limits.judgeableWords,
+  english: ({ english }) => english,
+  pictures: ({ images }) => images.length > 0,
+  'picture-files': ({ images, settings }) => images.some(({ src }) => settings.pictures.has(src)),
+  supporting: ({ fields }) => fields.supporting.length > 0,
+  questions: ({ fields }) => fields.questions.length > 0,
+  site: (_facts, { site }) => site !== null,
+  study: (_facts, { study }) => study !== null,
+};
+
+/** Whether a criterion has something to judge: everything it needs is there, and its own conditions hold. */
+export const appliesTo = (
+  { needs, applies }: Pick<Criterion, 'needs' | 'applies'>,
+  facts: DraftFacts,
+  context: Context,
+): boolean =>
+  needs.every((need) => IS_THERE[need](facts, context)) && (applies === undefined || applies(facts, context));
+
+/** What only the writer of a page has. */
+const OWN: ReadonlySet<Need> = new Set<Need>(['picture-files', 'supporting', 'questions', 'site', 'study']);
+
+/** Whether a criterion can be judged on a page of which nothing but itself is known. */
+export const isForAnyPage = ({ needs, ownOnly }: Pick<Criterion, 'needs' | 'ownOnly'>): boolean =>
+  !ownOnly && !needs.some((need) => OWN.has(need));

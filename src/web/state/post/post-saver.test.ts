@@ -1,0 +1,88 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { emptyDraft, emptyFields } from '../../../core/draft/index.ts';
+import { savePost } from '../../data/posts.ts';
+import { PostSaver, type SaverOwner } from './post-saver.ts';
+
+vi.mock('../../data/posts.ts', async (original) => ({ ...(await original<object>()), savePost: vi.fn() }));
+const write = vi.mocked(savePost);
+
+const content = { document: { fields: emptyFields(), draft: emptyDraft() }, outline: [] };
+const full = () => Object.assign(new Error('no room'), { name: 'QuotaExceededError' });
+
+function saverOf(owner: Partial<SaverOwner> = {}): PostSaver {
+  return new PostSaver('a', 1, {
+    read: () => content,
+    onSaving: () => {},
+    onSaved: () => {},
+    setAside: async () => {},
+    takeIn: () => {},
+    ...owner,
+  });
+}
+
+/** Holds the next write; called, it ends. */
+function heldWrite(): (revision: number) => void {
+  let end: (revision: number) => void = () => {};
+  write.mockReturnValueOnce(
+    new Promise((resolve) => {
+      end = resolve;
+    }),
+  );
+  return (revision) => end(revision);
+}
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  write.mockReset();
+});
+
+describe('saving a post', () => {
+  it('writes once soon after a change, however many changes there were', async () => {
+    write.mockResolvedValue(2);
+    const saver = saverOf();
+    for (let key = 0; key < 5; key++) saver.changed();
+    await vi.advanceTimersByTimeAsync(300);
+    expect(write).toHaveBeenCalledTimes(1);
+    expect(saver.stored).toBe(2);
+    expect(saver.isBehind).toBe(false);
+  });
+  it('says why it is not saved, and still does while it is tried again', async () => {
+    write.mockRejectedValueOnce(full());
+    const saver = saverOf();
+    saver.changed();
+    await vi.advanceTimersByTimeAsync(300);
+    expect(saver.failure).toContain('full');
+    const again = heldWrite();
+    await vi.advanceTimersByTimeAsync(5000);
+    expect(write).toHaveBeenCalledTimes(2);
+    expect(saver.failure).toContain('full');
+    again(2);
+    await vi.advanceTimersByTimeAsync(1);
+    expect(saver.failure).toBe('');
+  });
+  it('writes one after the other; what comes while one is written is written after it', async () => {
+    const first = heldWrite();
+    const saver = saverOf();
+    saver.changed();
+    const done = saver.write();
+    await vi.advanceTimersByTimeAsync(1);
+    saver.changed();
+    const later = saver.write();
+    await vi.advanceTimersByTimeAsync(1);
+    expect(write).toHaveBeenCalledTimes(1);
+    write.mockResolvedValueOnce(3);
+    first(2);
+    await Promise.all([done, later]);
+    expect(write.mock.calls.map(([{ revision }]) => revision)).toEqual([1, 2]);
+  });
+  it('tells at closing whether everything is kept, and tries no more by itself', async () => {
+    write.mockRejectedValue(full());
+    const saver = saverOf();
+    saver.changed();
+    expect(await saver.close()).toBe(false);
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect(write).toHaveBeenCalledTimes(1);
+    write.mockResolvedValue(2);
+    expect(await saver.close()).toBe(true);
+  });
+});
