@@ -1,5 +1,4 @@
 // A thread of its own for reading one large file: it can be stopped, and its memory has a bound.
-import { register } from 'tsx/esm/api';
+import { load } from './load.mjs';
 
-register();
-await import('../src/cli/reading-thread.ts');
+await load('reading-thread');

@@ -22,7 +22,10 @@ test('columns that were left out and a margin that was made wider stand so again
 
   await page.reload();
   await expect.poll(async () => Math.round((await margin.boundingBox())?.width ?? 0)).toBe(Math.round(wider));
-  await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Posts', exact: true }).click();
+  await page
+    .getByRole('navigation', { name: 'Main' })
+    .getByRole('link', { name: 'Posts', exact: true })
+    .click();
   await expect(posts.getByRole('columnheader', { name: /Status/ })).toBeVisible();
   await expect(posts.getByRole('columnheader', { name: /Keyword/ })).toBeHidden();
 });

@@ -3,7 +3,17 @@ import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { expect, type Page, test } from '@playwright/test';
 import { unzipSync } from 'fflate';
-import { downloaded, exactScore, goTo, openPost, openPosts, paste, saved, scoreOf } from './steps/writer.ts';
+import {
+  downloaded,
+  exactScore,
+  goTo,
+  openPost,
+  openPosts,
+  paste,
+  saved,
+  scoreOf,
+  toPosts,
+} from './steps/writer.ts';
 
 const MESSY = `<html><body><b style="font-weight:normal" id="docs"><h1><span style="font-size:20pt">Storing a bike over winter</span></h1>
 <p style="margin:0"><span style="color:#000">Winter bike storage starts with a dry corner and a rag. Here is how we do it for the bikes we rent out, and what we tell people who live on the third floor.</span></p>
@@ -122,7 +132,10 @@ test('from a target keyword to a scored post, and out to the command line', asyn
     expect(reports.length).toBe(titles.length);
     expect(titles.length).toBeGreaterThanOrEqual(12);
     for (const title of titles) {
-      await (await openPosts(page)).getByRole('link', { name: title, exact: true }).click();
+      await page
+        .getByRole('table', { name: 'Posts' })
+        .getByRole('link', { name: title, exact: true })
+        .click();
       await goTo(page, 'Release');
       const { text, name } = await downloaded(page, () =>
         page.getByRole('button', { name: 'Score report' }).click(),
@@ -145,6 +158,7 @@ test('from a target keyword to a scored post, and out to the command line', asyn
       for (const [at, line] of screen.criteria.entries()) {
         expect(Math.abs(shown[at] - line.points), `${title}: ${line.id}`).toBeLessThanOrEqual(1e-9);
       }
+      await toPosts(page);
     }
   });
 });

@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, type Locator, type Page, test } from '@playwright/test';
+import { faultsOf } from './steps/accessibility.ts';
 import { downloaded } from './steps/writer.ts';
 
 const phrases = (page: Page): Locator => page.getByRole('table', { name: 'Phrases' });
@@ -281,48 +281,44 @@ test('lists that would compete are told: by list, in the matrix, on Target', asy
   await expect(page.getByLabel('Primary keyword', { exact: true })).toHaveValue('winter bike storage');
 });
 
-for (const theme of ['light', 'dark'] as const)
-  test(`the rooms of research have no accessibility fault that can be found (${theme})`, async ({ page }) => {
-    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
-    const faults: string[] = [];
-    const look = async (screen: string) => {
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      for (const { id, nodes } of violations)
-        faults.push(`${screen}: ${id} ${nodes.slice(0, 3).map((node) => node.target.join(' '))}`);
-    };
-    await search(page, 'waterproof panniers');
-    await rowOf(page, 'roll top panniers').getByRole('button').click();
-    await page.getByText('The ten first pages and what each adds').click();
-    await page.getByRole('checkbox', { name: 'Select roll top panniers', exact: true }).click();
-    await look('Keywords');
-    await page.getByRole('button', { name: 'Chart' }).click();
-    await page.getByRole('tab', { name: 'Clusters' }).click();
-    await expect(page.getByRole('table', { name: 'Clusters' })).toBeVisible();
-    await look('Clusters and chart');
-    await page.getByRole('tab', { name: 'Pages found' }).click();
-    await expect(page.getByRole('list', { name: 'Pages found' })).toBeVisible();
-    await look('Pages found');
-    await page.getByRole('tab', { name: /Questions/ }).click();
-    await look('Questions');
-    await bring(page, 'a.csv', 'keyword;volume\nbell;10');
-    await look('Mapping');
-    await page.goto('/keywords/lists');
-    await expect(page.getByRole('table', { name: 'Phrases of the list' })).toBeVisible();
-    await look('Lists');
-    await page.goto('/keywords/lists?show=overlap');
-    await expect(page.getByRole('table', { name: /Overlap/ })).toBeVisible();
-    await look('Overlaps');
-    await page.goto('/keywords/near-wins');
-    await expect(page.getByRole('table', { name: 'Near wins' })).toBeVisible();
-    await look('Near wins');
-    await page.goto('/ideas');
-    await expect(page.getByRole('list', { name: /ideas/ })).toBeVisible();
-    await look('Ideas');
-    await page.goto('/today');
-    await expect(page.getByRole('region', { name: 'Near wins' })).toContainText('clicks');
-    await look('Today');
-    expect(faults).toEqual([]);
-  });
+test('the rooms of research have no accessibility fault that can be found, in either theme', async ({
+  page,
+}) => {
+  const faults: string[] = [];
+  const look = async (screen: string) => faults.push(...(await faultsOf(page, screen)));
+  await search(page, 'waterproof panniers');
+  await rowOf(page, 'roll top panniers').getByRole('button').click();
+  await page.getByText('The ten first pages and what each adds').click();
+  await page.getByRole('checkbox', { name: 'Select roll top panniers', exact: true }).click();
+  await look('Keywords');
+  await page.getByRole('button', { name: 'Chart' }).click();
+  await page.getByRole('tab', { name: 'Clusters' }).click();
+  await expect(page.getByRole('table', { name: 'Clusters' })).toBeVisible();
+  await look('Clusters and chart');
+  await page.getByRole('tab', { name: 'Pages found' }).click();
+  await expect(page.getByRole('list', { name: 'Pages found' })).toBeVisible();
+  await look('Pages found');
+  await page.getByRole('tab', { name: /Questions/ }).click();
+  await look('Questions');
+  await bring(page, 'a.csv', 'keyword;volume\nbell;10');
+  await look('Mapping');
+  await page.goto('/keywords/lists');
+  await expect(page.getByRole('table', { name: 'Phrases of the list' })).toBeVisible();
+  await look('Lists');
+  await page.goto('/keywords/lists?show=overlap');
+  await expect(page.getByRole('table', { name: /Overlap/ })).toBeVisible();
+  await look('Overlaps');
+  await page.goto('/keywords/near-wins');
+  await expect(page.getByRole('table', { name: 'Near wins' })).toBeVisible();
+  await look('Near wins');
+  await page.goto('/ideas');
+  await expect(page.getByRole('list', { name: /ideas/ })).toBeVisible();
+  await look('Ideas');
+  await page.goto('/today');
+  await expect(page.getByRole('region', { name: 'Near wins' })).toContainText('clicks');
+  await look('Today');
+  expect(faults).toEqual([]);
+});
 
 test('the weights of the house decide what is worth most', async ({ page }) => {
   await search(page, 'waterproof panniers');

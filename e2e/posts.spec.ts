@@ -71,7 +71,7 @@ test('a new post begins with its target and is in the list afterwards', async ({
   await page.getByRole('navigation', { name: 'Trail' }).getByRole('link', { name: 'Write' }).click();
   await page.getByLabel('Title', { exact: true }).fill('A second packing list');
   await page.getByRole('textbox', { name: 'Draft' }).click();
-  await page.keyboard.type(
+  await page.keyboard.insertText(
     'A bike tour packing list for people who have read the first one already, and who want to know what we changed our minds about since. '.repeat(
       3,
     ),

@@ -48,7 +48,7 @@ test('a link is picked from the posts of the site', async ({ page }) => {
   await page.keyboard.type('See ');
   await page.getByRole('button', { name: 'Link', exact: true }).click();
   await page.getByLabel('Address, or words of a post or page').fill('tide');
-  await page.getByRole('button', { name: /Tide table cycling/ }).click();
+  await page.getByRole('option', { name: /Tide table cycling/ }).click();
   const link = page.getByRole('textbox', { name: 'Draft' }).getByRole('link');
   await expect(link).toHaveAttribute('href', '/journal/tide-table-cycling');
   await expect(link).toHaveText('Tide table cycling: when the causeway is dry');
@@ -92,7 +92,7 @@ test('pasted markup cannot run', async ({ page }) => {
 });
 
 test('the listing is typed in place: pattern, pixels, the cut and the opening words', async ({ page }) => {
-  await page.keyboard.type(
+  await page.keyboard.insertText(
     'The tide is low at nine. Riders cross the causeway then, with an hour to spare on either side.',
   );
   const listing = page.getByRole('region', { name: 'Listing' });

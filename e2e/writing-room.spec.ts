@@ -13,8 +13,17 @@ test('the insert menu puts in what is typed after a slash, and a table has its t
   await page.keyboard.type('/');
   const menu = page.getByRole('listbox', { name: 'Insert' });
   await expect(menu.getByRole('option', { name: 'Heading 2' })).toHaveAttribute('aria-selected', 'true');
+  // The focus stays in the text, from where the entry in hand is said.
+  const saidNow = async () => {
+    const id = await draft(page).getAttribute('aria-activedescendant');
+    return id === null ? null : page.locator(`[id="${id}"]`).textContent();
+  };
+  expect(await saidNow()).toBe('Heading 2');
+  await page.keyboard.press('ArrowDown');
+  await expect.poll(saidNow).toBe('Heading 3');
   await page.keyboard.press('Escape');
   await expect(menu).toBeHidden();
+  expect(await saidNow()).toBeNull();
   await page.keyboard.press('Backspace');
   await page.keyboard.type('/tab');
   await expect(menu.getByRole('option')).toHaveCount(1);

@@ -48,21 +48,28 @@ function sources() {
     if (stat.isDirectory()) for (const name of readdirSync(path).sort()) visit(join(path, name));
     else if (!path.includes('.test.')) hash.update(`${path} ${stat.size} ${stat.mtimeMs}\n`);
   };
-  for (const name of ['src', 'scripts', 'vite.config.ts', 'package-lock.json']) visit(at(name));
+  for (const name of ['src', 'scripts', 'vite.config.ts', 'vite.cli.config.ts', 'package-lock.json'])
+    visit(at(name));
   return hash.digest('hex');
 }
 
+const BUILT_FROM = at('dist', '.built-from');
+
+/** Whether what is built was built from the sources as they stand. */
+export const isBuilt = () => existsSync(BUILT_FROM) && sameAs(BUILT_FROM, sources());
+
 export function build() {
-  const stamp = at('dist', '.built-from');
   const wanted = sources();
-  if (sameAs(stamp, wanted)) return;
+  if (sameAs(BUILT_FROM, wanted)) return;
   console.error('Building...');
-  if (!run(process.execPath, [at('node_modules', 'vite', 'bin', 'vite.js'), 'build', '--logLevel', 'warn']))
-    fail('The application could not be built; the lines above say why.');
+  const vite = [at('node_modules', 'vite', 'bin', 'vite.js'), 'build', '--logLevel', 'warn'];
+  if (!run(process.execPath, vite)) fail('The application could not be built; the lines above say why.');
+  if (!run(process.execPath, [...vite, '--config', 'vite.cli.config.ts']))
+    fail('The command line could not be built; the lines above say why.');
   if (!run(process.execPath, [at('scripts', 'build-service-worker.mjs')]))
     fail('The service worker could not be written; the lines above say why.');
   if (!run(process.execPath, [at('scripts', 'build-demo.mjs')]))
     fail('The demo data could not be built; the lines above say why.');
   mkdirSync(at('dist'), { recursive: true });
-  writeFileSync(stamp, wanted);
+  writeFileSync(BUILT_FROM, wanted);
 }

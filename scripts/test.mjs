@@ -1,6 +1,6 @@
 // Every check and every test, from a fresh clone; with LONG=1 in their long form. Ends with the plain line
 // `N passed, N failed`.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { build, checkNode, fail, install, root } from './prepare.mjs';
@@ -17,9 +17,26 @@ function run(command, args, options = {}) {
   );
 }
 
-function check(name, command, args) {
-  console.log(`\n# ${name}`);
-  if (run(command, args)) passed += 1;
+/** Runs a command beside others; answers whether it went well, and all that it said. */
+function said(command, args) {
+  return new Promise((resolve) => {
+    const { FORCE_COLOR: _color, ...env } = process.env;
+    const child = spawn(command, args, { cwd: root, env, stdio: ['ignore', 'pipe', 'pipe'] });
+    let text = '';
+    const keep = (bytes) => {
+      text += bytes;
+    };
+    child.stdout.on('data', keep);
+    child.stderr.on('data', keep);
+    child.on('error', (error) => resolve({ fine: false, text: `${text}${error.message}\n` }));
+    child.on('close', (status) => resolve({ fine: status === 0, text }));
+  });
+}
+
+async function check(name, command, args) {
+  const { fine, text } = await said(command, args);
+  console.log(`\n# ${name}\n${text.trim()}`);
+  if (fine) passed += 1;
   else {
     failed += 1;
     console.error(`The check "${name}" failed.`);
@@ -43,18 +60,21 @@ function chromium() {
 }
 
 /** dependency-cruiser can read nothing and call that clean: it must have read the sources. */
-function arrows() {
+async function arrows() {
+  const { text } = await said(bin('depcruise'), [
+    'src',
+    '--config',
+    '.dependency-cruiser.cjs',
+    '--output-type',
+    'json',
+  ]);
   console.log('\n# arrows between folders');
-  const { stdout } = spawnSync(
-    bin('depcruise'),
-    ['src', '--config', '.dependency-cruiser.cjs', '--output-type', 'json'],
-    { cwd: root, encoding: 'utf8', maxBuffer: 1 << 28 },
-  );
   let summary;
   try {
-    summary = JSON.parse(stdout).summary;
+    summary = JSON.parse(text.slice(text.indexOf('{'), text.lastIndexOf('}') + 1)).summary;
   } catch {
     summary = null;
+    console.error(text);
   }
   const broken = summary?.violations ?? [];
   for (const { rule, from, to } of broken) console.error(`${rule.name}: ${from} -> ${to}`);
@@ -70,11 +90,18 @@ chromium();
 rmSync(join(root, 'test-results'), { recursive: true, force: true });
 mkdirSync(join(root, 'test-results'), { recursive: true });
 
-check('generated tables are current', process.execPath, ['scripts/generate.mjs', '--check']);
-check('types', bin('tsc'), ['-p', '.']);
-check('format and lint', bin('biome'), ['ci', '--error-on-warnings', '.']);
-arrows();
-check('nothing unused', bin('knip'), []);
+// The command line starts from its build: its tests need not compile it each time.
+build();
+// None of them needs another: two at once keep two cores at work.
+await Promise.all([
+  check('types', bin('tsc'), ['-p', '.']),
+  (async () => {
+    await check('generated tables are current', process.execPath, ['scripts/generate.mjs', '--check']);
+    await check('format and lint', bin('biome'), ['ci', '--error-on-warnings', '.']);
+    await arrows();
+    await check('nothing unused', bin('knip'), []);
+  })(),
+]);
 
 console.log('\n# unit tests');
 const unit = join(root, 'test-results', 'unit.json');
@@ -90,7 +117,6 @@ if (existsSync(unit)) {
       : Math.max(1, testResults.filter((one) => one.status === 'failed').length));
 } else failed += 1;
 
-build();
 console.log('\n# end-to-end tests');
 const e2e = join(root, 'test-results', 'e2e.json');
 run(bin('playwright'), ['test']);

@@ -15,6 +15,17 @@ export async function openPosts(page: Page): Promise<Locator> {
   return table;
 }
 
+/** Goes to the list of posts by the rail. */
+export async function toPosts(page: Page): Promise<Locator> {
+  await page
+    .getByRole('navigation', { name: 'Main' })
+    .getByRole('link', { name: 'Posts', exact: true })
+    .click();
+  const table = page.getByRole('table', { name: 'Posts' });
+  await expect(table).toBeVisible();
+  return table;
+}
+
 /** Opens a post of the list by its title. */
 export async function openPost(page: Page, title: string | RegExp): Promise<void> {
   const table = await openPosts(page);

@@ -1,4 +1,4 @@
-import { type ReactNode, useId } from 'react';
+import { type ReactNode, useId, useState } from 'react';
 import { Choice } from './choice.tsx';
 
 const BOX = 'w-full rounded-md border px-2.5 py-1.5';
@@ -38,10 +38,26 @@ interface TextProps {
   placeholder?: string;
   rows?: number;
   list?: readonly string[];
+  /** Its value comes back from storage later than it is typed: until it is left, it shows what was typed. */
+  stored?: boolean;
 }
 
 /** A text field; with `rows` a larger one that grows. */
-export function TextField({ label, value, onChange, note, placeholder, rows, list }: TextProps) {
+export function TextField({
+  label,
+  value,
+  onChange,
+  note,
+  placeholder,
+  rows,
+  list,
+  stored = false,
+}: TextProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const change = (next: string) => {
+    if (stored) setTyped(next);
+    onChange(next);
+  };
   return (
     <Field label={label} note={note}>
       {(id, noteId) =>
@@ -50,9 +66,10 @@ export function TextField({ label, value, onChange, note, placeholder, rows, lis
             id={id}
             aria-describedby={noteId}
             rows={rows}
-            value={value}
+            value={typed ?? value}
             placeholder={placeholder}
-            onChange={(event) => onChange(event.target.value)}
+            onChange={(event) => change(event.target.value)}
+            onBlur={() => setTyped(null)}
             className={`${BOX} field-sizing-content`}
           />
         ) : (
@@ -60,10 +77,11 @@ export function TextField({ label, value, onChange, note, placeholder, rows, lis
             <input
               id={id}
               aria-describedby={noteId}
-              value={value}
+              value={typed ?? value}
               placeholder={placeholder}
               list={list ? `${id}-list` : undefined}
-              onChange={(event) => onChange(event.target.value)}
+              onChange={(event) => change(event.target.value)}
+              onBlur={() => setTyped(null)}
               className={BOX}
             />
             {list && (

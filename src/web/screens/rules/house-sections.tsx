@@ -5,24 +5,24 @@ import type { SiteRow } from '../../data/post-rows.ts';
 import { changeHouse } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
+import { AudienceField, GoalField, LengthField, ToneField } from '../../ui/brief-fields.tsx';
 import { Button } from '../../ui/button.tsx';
 import { ChipsField } from '../../ui/chips-field.tsx';
-import { Setting } from './setting.tsx';
-
-const NUMBER = /^\d{1,6}$/;
+import { TextField } from '../../ui/field.tsx';
+import { IconButton } from '../../ui/icon-button.tsx';
 
 /** What a new post begins with, and who writes. */
 export function BriefSection({ site }: { site: SiteRow }) {
   const { house } = site;
   const set = (patch: Partial<House>) => attempt(changeHouse(site.id, (known) => ({ ...known, ...patch })));
-  const [lengthProblem, setLengthProblem] = useState('');
   return (
     <section aria-label="Offer and briefs" className="mb-8 border-t pt-5">
       <h2 className="mb-1 font-semibold">Offer and briefs</h2>
       <p className="mb-4 text-soft">A new post begins with these; each post can say otherwise on Target.</p>
       <div className="grid grid-cols-2 gap-5 max-[760px]:grid-cols-1">
         <div className="col-span-full">
-          <Setting
+          <TextField
+            stored
             label="What the site offers"
             rows={2}
             value={house.offer}
@@ -30,26 +30,15 @@ export function BriefSection({ site }: { site: SiteRow }) {
             placeholder="In your own words: what readers can buy, book or join"
           />
         </div>
-        <Setting label="Goal of a post" value={house.goal} onChange={(goal) => set({ goal })} />
-        <Setting label="Tone" value={house.tone} onChange={(tone) => set({ tone })} />
-        <ChipsField
-          label="Audience"
-          items={house.audience}
-          onChange={(audience) => set({ audience })}
-          placeholder="Type one and press Enter"
-        />
-        <Setting
+        <GoalField stored label="Goal of a post" value={house.goal} onChange={(goal) => set({ goal })} />
+        <ToneField stored value={house.tone} onChange={(tone) => set({ tone })} />
+        <AudienceField items={house.audience} onChange={(audience) => set({ audience })} />
+        <LengthField
           label="Length of a post"
-          value={house.targetWords === null ? '' : String(house.targetWords)}
-          onChange={(typed) => {
-            const fine = typed.trim() === '' || (NUMBER.test(typed.trim()) && Number(typed) > 0);
-            setLengthProblem(
-              fine ? '' : `"${typed}" is no number of words. Type one such as 900, or nothing.`,
-            );
-            if (fine) set({ targetWords: typed.trim() === '' ? null : Number(typed) });
-          }}
+          value={house.targetWords}
+          onChange={(targetWords) => set({ targetWords })}
           placeholder="No wish"
-          note={lengthProblem ? <span className="text-rust">{lengthProblem}</span> : 'Words.'}
+          note="Words."
         />
         <ChipsField
           label="Authors"
@@ -90,15 +79,12 @@ export function ChecklistSection({ site }: { site: SiteRow }) {
                 )
               }
             />
-            <button
-              type="button"
-              aria-label={`Take out point ${at + 1}`}
-              title="Take out"
+            <IconButton
+              name={`Take out point ${at + 1}`}
+              icon={Trash2}
+              grave
               onClick={() => attempt(remove(item.id))}
-              className="rounded p-1.5 text-soft hover:text-rust"
-            >
-              <Trash2 size={15} aria-hidden />
-            </button>
+            />
           </li>
         ))}
       </ul>

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import type { Profile } from '../../../core/criteria/index.ts';
 import type { ProfileEffect } from '../../../core/scoring/index.ts';
+import { attempt } from '../../state/attempt.ts';
 import { Waiting } from '../../ui/waiting.tsx';
 import { jobsWorker } from '../../workers/jobs-client.ts';
 
@@ -22,12 +23,15 @@ export function ProfileEffectPanel({ siteId, profile }: { siteId: string; profil
     if (!profile) return;
     let stale = false;
     setBusy(true);
-    const timer = setTimeout(async () => {
-      const found = await (await jobsWorker()).tryProfile(siteId, profile);
-      if (stale) return;
-      setEffects(found);
-      setBusy(false);
-    }, AFTER);
+    const work = async () => {
+      try {
+        const found = await (await jobsWorker()).tryProfile(siteId, profile);
+        if (!stale) setEffects(found);
+      } finally {
+        if (!stale) setBusy(false);
+      }
+    };
+    const timer = setTimeout(() => attempt(work(), 'The effect could not be worked out'), AFTER);
     return () => {
       stale = true;
       clearTimeout(timer);

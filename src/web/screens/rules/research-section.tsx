@@ -9,7 +9,7 @@ import type { SiteRow } from '../../data/post-rows.ts';
 import { changeHouse } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
-import { Setting } from './setting.tsx';
+import { TextField } from '../../ui/field.tsx';
 
 const WEIGHTS: { key: keyof OpportunityWeights; name: string; note: string }[] = [
   { key: 'volume', name: 'Volume', note: 'How many search for it.' },
@@ -54,7 +54,8 @@ export function ResearchSection({ site }: { site: SiteRow }) {
       </p>
       <div className="mb-4 grid grid-cols-4 gap-4 max-[760px]:grid-cols-2">
         {WEIGHTS.map(({ key, name, note }) => (
-          <Setting
+          <TextField
+            stored
             key={key}
             label={`Weight of ${name.toLowerCase()}`}
             value={String(rules.weights[key])}
@@ -63,7 +64,8 @@ export function ResearchSection({ site }: { site: SiteRow }) {
           />
         ))}
       </div>
-      <Setting
+      <TextField
+        stored
         label="Clicks by rank, in per cent"
         value={rules.clickCurve.map((share) => Number((share * 100).toFixed(2))).join(', ')}
         onChange={(typed) => {
@@ -74,7 +76,8 @@ export function ResearchSection({ site }: { site: SiteRow }) {
         note="Of a hundred who see a result at ranks 1 to 20, so many open it. Put figures of your own site here when you have them."
       />
       <div className="mt-4 max-w-48">
-        <Setting
+        <TextField
+          stored
           label="Rank to aim at"
           value={String(rules.targetRank)}
           onChange={(typed) => {

@@ -13,13 +13,12 @@ import { attempt } from '../../state/attempt.ts';
 import { type Theme, themeChosen } from '../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { Button } from '../../ui/button.tsx';
-import { ChoiceField } from '../../ui/field.tsx';
+import { ChoiceField, TextField } from '../../ui/field.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
 import { BackupSection } from './backup-section.tsx';
 import { BriefSection, ChecklistSection } from './house-sections.tsx';
 import { RemoveSite } from './remove-site.tsx';
 import { ResearchSection } from './research-section.tsx';
-import { Setting } from './setting.tsx';
 
 /** Brings the demo back, with a way back from that too. */
 async function reset(): Promise<void> {
@@ -47,34 +46,39 @@ export function Rules() {
       <div className="mx-auto max-w-3xl px-8 py-6">
         <h1 className="mb-6 font-serif text-[26px] font-semibold">House rules</h1>
         <section aria-label="Site" className="mb-8 grid grid-cols-2 gap-5 max-[760px]:grid-cols-1">
-          <Setting label="Site name" value={site.name} onChange={(name) => set({ name })} />
-          <Setting
+          <TextField stored label="Site name" value={site.name} onChange={(name) => set({ name })} />
+          <TextField
+            stored
             label="Address"
             value={site.baseAddress}
             onChange={(baseAddress) => set({ baseAddress })}
             placeholder="https://blog.example"
             note="Links to this host count as internal."
           />
-          <Setting
+          <TextField
+            stored
             label="Meta title pattern"
             value={site.titlePattern ?? ''}
             onChange={(pattern) => set({ titlePattern: pattern === '' ? null : pattern })}
             note="{title} and {site} are filled in; empty: titles stand as written."
           />
-          <Setting
+          <TextField
+            stored
             label="Address pattern of posts"
             value={site.addressPattern}
             onChange={(addressPattern) => set({ addressPattern })}
             note="{slug} is filled in."
           />
-          <Setting
+          <TextField
+            stored
             label="Language"
             value={site.language}
             onChange={(language) => set({ language })}
             note="Of posts that name none."
           />
-          <Setting label="Region" value={site.region} onChange={(region) => set({ region })} />
-          <Setting
+          <TextField stored label="Region" value={site.region} onChange={(region) => set({ region })} />
+          <TextField
+            stored
             label="Time zone"
             value={site.zone ?? ''}
             onChange={(zone) => set({ zone: zone.trim() })}

@@ -1,15 +1,28 @@
 import { X } from 'lucide-react';
-import { type ReactNode, useState } from 'react';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { PostFields } from '../../../../core/draft/index.ts';
 import { BRIEF_PARTS, type Brief, type BriefPart, PART_NAMES } from '../../../../core/writing/index.ts';
 import type { BriefRow, StudyRow } from '../../../data/study-rows.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import {
+  AudienceField,
+  GoalField,
+  KeywordField,
+  LengthField,
+  NextStepField,
+  PointsField,
+  QuestionsField,
+  StyleField,
+  SupportingField,
+  ToneField,
+} from '../../../ui/brief-fields.tsx';
 import { Button } from '../../../ui/button.tsx';
 import { Check } from '../../../ui/check-field.tsx';
 import { ChipsField } from '../../../ui/chips-field.tsx';
 import { TextField } from '../../../ui/field.tsx';
 import { countInWords, many } from '../../../ui/figures.ts';
+import { IconButton } from '../../../ui/icon-button.tsx';
 import { usePost } from '../frame/post-context.ts';
 import { LinkChooser } from './link-chooser.tsx';
 
@@ -34,60 +47,34 @@ export function BriefParts({
   const contents: Record<BriefPart, ReactNode> = {
     target: (
       <div className="space-y-3">
-        <TextField label="Primary keyword" value={fields.keyword} onChange={(keyword) => set({ keyword })} />
-        <ChipsField
-          label="Supporting keywords"
-          items={fields.supporting}
-          onChange={(supporting) => set({ supporting })}
-          placeholder="Type one and press Enter"
-        />
+        <KeywordField value={fields.keyword} onChange={(keyword) => set({ keyword })} />
+        <SupportingField items={fields.supporting} onChange={(supporting) => set({ supporting })} />
       </div>
     ),
     reader: (
       <div className="grid grid-cols-2 gap-3">
-        <TextField label="Goal" value={fields.goal} onChange={(goal) => set({ goal })} />
-        <TextField label="Tone" value={fields.tone} onChange={(tone) => set({ tone })} />
-        <TextField label="Style" value={fields.style} onChange={(style) => set({ style })} />
-        <TextField
-          label="Next step for the reader"
-          value={fields.nextStep}
-          onChange={(nextStep) => set({ nextStep })}
-        />
+        <GoalField value={fields.goal} onChange={(goal) => set({ goal })} />
+        <ToneField value={fields.tone} onChange={(tone) => set({ tone })} />
+        <StyleField value={fields.style} onChange={(style) => set({ style })} />
+        <NextStepField value={fields.nextStep} onChange={(nextStep) => set({ nextStep })} />
         <div className="col-span-2">
-          <ChipsField label="Reader" items={fields.audience} onChange={(audience) => set({ audience })} />
+          <AudienceField items={fields.audience} onChange={(audience) => set({ audience })} />
         </div>
       </div>
     ),
     length: (
-      <label className="flex items-center gap-2">
-        <span>Words wished</span>
-        <input
-          type="number"
-          min={50}
-          step={50}
-          value={fields.targetWords ?? ''}
+      <div className="max-w-80">
+        <LengthField
+          value={fields.targetWords}
+          onChange={(targetWords) => set({ targetWords })}
           placeholder={String(Math.round((brief.length.from + brief.length.to) / 2))}
-          onChange={(event) => {
-            const words = Math.round(Number(event.target.value));
-            set({ targetWords: words > 0 ? words : null });
-          }}
-          className="w-28 rounded-md border px-2.5 py-1"
+          note={`${countInWords(brief.length.from)} to ${countInWords(brief.length.to)} words${
+            fields.targetWords === null && study?.facts?.words ? ', as half of the pages have' : ''
+          }`}
         />
-        <span className="text-soft">
-          {countInWords(brief.length.from)} to {countInWords(brief.length.to)} words
-          {fields.targetWords === null && study?.facts?.words ? ', as half of the pages have' : ''}
-        </span>
-      </label>
+      </div>
     ),
-    points: (
-      <ChipsField
-        label="Main points"
-        items={fields.points}
-        onChange={(points) => set({ points })}
-        splitAt={/[\n\r]+/}
-        placeholder="What must not be missing"
-      />
-    ),
+    points: <PointsField items={fields.points} onChange={(points) => set({ points })} />,
     topics: (
       <>
         <ChipsField
@@ -115,11 +102,9 @@ export function BriefParts({
       </p>
     ),
     questions: (
-      <ChipsField
-        label="Questions to answer"
+      <QuestionsField
         items={fields.questions}
         onChange={(questions) => set({ questions })}
-        splitAt={/[\n\r]+/}
         suggestions={(study?.asked ?? []).slice(0, 10).map(({ text }) => text)}
       />
     ),
@@ -178,14 +163,18 @@ export function BriefParts({
       </>
     ),
     avoid: (
-      <KeptText
+      <TextField
+        stored
+        rows={2}
         label="What to avoid"
         value={row.avoid}
-        onSave={(avoid) => onChange({ avoid })}
+        onChange={(avoid) => onChange({ avoid })}
         placeholder="Words, claims, names that must not stand there"
       />
     ),
-    notes: <KeptText label="Notes" value={row.notes} onSave={(notes) => onChange({ notes })} />,
+    notes: (
+      <TextField stored rows={2} label="Notes" value={row.notes} onChange={(notes) => onChange({ notes })} />
+    ),
   };
   return (
     <ol>
@@ -217,42 +206,6 @@ export function BriefParts({
   );
 }
 
-/** A text that lies in the database: what is typed stands here at once, and is kept with each key. */
-function KeptText({
-  label,
-  value,
-  onSave,
-  placeholder,
-}: {
-  label: string;
-  value: string;
-  onSave: (value: string) => void;
-  placeholder?: string;
-}) {
-  const [typed, setTyped] = useState(value);
-  return (
-    <TextField
-      label={label}
-      rows={2}
-      value={typed}
-      placeholder={placeholder}
-      onChange={(next) => {
-        setTyped(next);
-        onSave(next);
-      }}
-    />
-  );
-}
-
-function Remove({ name, onClick }: { name: string; onClick: () => void }) {
-  return (
-    <button
-      type="button"
-      aria-label={`Take out ${name}`}
-      onClick={onClick}
-      className="shrink-0 rounded p-0.5 text-soft hover:bg-sand/40"
-    >
-      <X size={14} aria-hidden />
-    </button>
-  );
-}
+const Remove = ({ name, onClick }: { name: string; onClick: () => void }) => (
+  <IconButton name={`Take out ${name}`} icon={X} size={14} onClick={onClick} className="shrink-0" />
+);

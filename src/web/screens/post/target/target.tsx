@@ -1,23 +1,23 @@
 import { useId } from 'react';
 import type { PostFields } from '../../../../core/draft/index.ts';
 import { useAppSelector } from '../../../state/store.ts';
-import { ChipsField } from '../../../ui/chips-field.tsx';
-import { Field, TextField } from '../../../ui/field.tsx';
+import {
+  AudienceField,
+  GoalField,
+  KeywordField,
+  LengthField,
+  NextStepField,
+  PointsField,
+  QuestionsField,
+  StyleField,
+  SupportingField,
+  ToneField,
+} from '../../../ui/brief-fields.tsx';
+import { TextField } from '../../../ui/field.tsx';
 import { Editable } from '../frame/editable.tsx';
 import { usePost } from '../frame/post-context.ts';
 import { TargetLists } from './target-lists.tsx';
 
-const GOALS = [
-  'Bring new readers',
-  'Answer a question well',
-  'Lead to a booking',
-  'Help customers after the sale',
-  'Win newsletter readers',
-];
-/** Readers of any house; its own come first. */
-const AUDIENCES = ['Newcomers', 'Returning customers', 'Families', 'Experts', 'Local readers'];
-const TONES = ['Plain and friendly', 'Calm expert', 'Warm and personal', 'Brisk', 'Playful'];
-const STYLES = ['How-to', 'List', 'Story', 'Comparison', 'Question and answer', 'Opinion'];
 const LANGUAGES = [
   'en',
   'en-GB',
@@ -52,11 +52,9 @@ export function Target() {
             <h2 id={`${briefId}-k`} className="font-serif text-xl font-semibold">
               What people type
             </h2>
-            <TextField
-              label="Primary keyword"
+            <KeywordField
               value={fields.keyword}
               onChange={(keyword) => set({ keyword })}
-              placeholder="bike tour packing list"
               note={
                 rival?.applies && rival.advice && fields.keyword ? (
                   <span className="text-ochre">{rival.advice}</span>
@@ -65,57 +63,37 @@ export function Target() {
                 )
               }
             />
-            <ChipsField
-              label="Supporting keywords"
+            <SupportingField
               items={fields.supporting}
               onChange={(supporting) => set({ supporting })}
-              placeholder="Type one and press Enter, or paste a list"
               note="Paste a list with commas or one a line; each should stand in the text once."
             />
             <TargetLists session={session} site={site} />
-            <ChipsField
-              label="Questions to answer"
+            <QuestionsField
               items={fields.questions}
               onChange={(questions) => set({ questions })}
-              splitAt={/[\n\r]+/}
-              placeholder="How far can I ride in a day?"
               note="Each counts as answered when one section holds its words."
             />
-            <ChipsField
-              label="Main points"
-              items={fields.points}
-              onChange={(points) => set({ points })}
-              splitAt={/[\n\r]+/}
-              placeholder="What must not be missing"
-            />
+            <PointsField items={fields.points} onChange={(points) => set({ points })} />
           </section>
           <section aria-labelledby={`${briefId}-b`} className="space-y-5">
             <h2 id={`${briefId}-b`} className="font-serif text-xl font-semibold">
               The brief
             </h2>
-            <TextField
-              label="Goal"
-              value={fields.goal}
-              onChange={(goal) => set({ goal })}
-              list={GOALS}
-              placeholder="What the post is for"
-            />
-            <ChipsField
-              label="Audience"
+            <GoalField value={fields.goal} onChange={(goal) => set({ goal })} />
+            <AudienceField
               items={fields.audience}
               onChange={(audience) => set({ audience })}
-              placeholder="Who should read it"
-              suggestions={[...new Set([...site.house.audience, ...AUDIENCES])]}
+              own={site.house.audience}
             />
             <div className="grid grid-cols-2 gap-4">
-              <TextField label="Tone" value={fields.tone} onChange={(tone) => set({ tone })} list={TONES} />
-              <TextField
-                label="Style"
-                value={fields.style}
-                onChange={(style) => set({ style })}
-                list={STYLES}
+              <ToneField value={fields.tone} onChange={(tone) => set({ tone })} />
+              <StyleField value={fields.style} onChange={(style) => set({ style })} />
+              <LengthField
+                value={fields.targetWords}
+                onChange={(targetWords) => set({ targetWords })}
+                note={fields.targetWords === null ? 'Without a wish, about 700.' : undefined}
               />
-              <LengthField value={fields.targetWords} onChange={(targetWords) => set({ targetWords })} />
               <TextField
                 label="Language"
                 value={fields.language}
@@ -131,45 +109,14 @@ export function Target() {
                 }
               />
             </div>
-            <TextField
-              label="Next step for the reader"
+            <NextStepField
               value={fields.nextStep}
               onChange={(nextStep) => set({ nextStep })}
-              placeholder="Book a fitting, read on, subscribe"
               note="What a reader should do when the post has helped."
             />
           </section>
         </div>
       </Editable>
     </main>
-  );
-}
-
-function LengthField({
-  value,
-  onChange,
-}: {
-  value: number | null;
-  onChange: (value: number | null) => void;
-}) {
-  return (
-    <Field label="Length in words" note={value === null ? 'Without a wish, about 700.' : undefined}>
-      {(id, noteId) => (
-        <input
-          id={id}
-          aria-describedby={noteId}
-          type="number"
-          min={50}
-          max={50_000}
-          step={50}
-          value={value ?? ''}
-          onChange={(event) => {
-            const words = Math.round(Number(event.target.value));
-            onChange(words > 0 ? words : null);
-          }}
-          className="w-full rounded-md border px-2.5 py-1.5"
-        />
-      )}
-    </Field>
   );
 }

@@ -2,7 +2,7 @@ import { type Editor, Extension, type Range } from '@tiptap/core';
 import { PluginKey } from '@tiptap/pm/state';
 import { ReactRenderer } from '@tiptap/react';
 import Suggestion, { type SuggestionProps } from '@tiptap/suggestion';
-import { type Ref, useEffect, useImperativeHandle, useRef, useState } from 'react';
+import { type Ref, useEffect, useId, useImperativeHandle, useRef, useState } from 'react';
 
 /** What the menu can ask of the screen around the sheet. */
 export type Ask = 'picture-file' | 'picture-picker';
@@ -84,14 +84,26 @@ interface MenuHandle {
   onKeyDown(event: KeyboardEvent): boolean;
 }
 
-function Menu({ items, command, ref }: SuggestionProps<Insert, Insert> & { ref?: Ref<MenuHandle> }) {
+function Menu({ items, command, editor, ref }: SuggestionProps<Insert, Insert> & { ref?: Ref<MenuHandle> }) {
   const [at, setAt] = useState(0);
   const list = useRef<HTMLDivElement>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: another list begins at its first entry
   useEffect(() => setAt(0), [items]);
+  const id = useId();
   useEffect(() => {
     list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' });
   });
+  // The focus stays in the text: what is in hand in the menu is said from there.
+  useEffect(() => {
+    const { dom } = editor.view;
+    if (items.length === 0) return;
+    dom.setAttribute('aria-controls', id);
+    dom.setAttribute('aria-activedescendant', `${id}-${at}`);
+    return () => {
+      dom.removeAttribute('aria-controls');
+      dom.removeAttribute('aria-activedescendant');
+    };
+  }, [editor, items, at, id]);
   useImperativeHandle(ref, () => ({
     onKeyDown({ key, isComposing }) {
       if (items.length === 0 || isComposing) return false;
@@ -106,6 +118,7 @@ function Menu({ items, command, ref }: SuggestionProps<Insert, Insert> & { ref?:
   return (
     <div
       ref={list}
+      id={id}
       role="listbox"
       aria-label="Insert"
       tabIndex={-1}
@@ -114,6 +127,7 @@ function Menu({ items, command, ref }: SuggestionProps<Insert, Insert> & { ref?:
       {items.map((item, index) => (
         <div
           key={item.name}
+          id={`${id}-${index}`}
           role="option"
           aria-selected={index === at}
           tabIndex={-1}
@@ -143,38 +157,30 @@ export const insertMenu = (ask: (what: Ask) => void) =>
           pluginKey: new PluginKey('insertMenu'),
           char: '/',
           startOfLine: true,
+          placement: 'bottom-start',
+          offset: { mainAxis: 6 },
           allowSpaces: true,
           items: ({ query }) => found(query),
           allow: ({ state }) => state.selection.$from.parent.type.name === 'paragraph',
           command: ({ editor, range, props }) => props.run(editor, range, ask),
           render: () => {
             let menu: ReactRenderer<MenuHandle, SuggestionProps<Insert, Insert>> | null = null;
-            const place = ({ clientRect }: SuggestionProps<Insert, Insert>) => {
-              const box = clientRect?.();
-              if (!menu || !box) return;
-              const { style } = menu.element as HTMLElement;
-              const below = box.bottom + 300 < innerHeight;
-              style.left = `${Math.min(box.left, innerWidth - 240)}px`;
-              style.top = below ? `${box.bottom + 6}px` : '';
-              style.bottom = below ? '' : `${innerHeight - box.top + 6}px`;
-            };
+            let unmount = () => {};
             return {
               onStart: (props) => {
                 menu = new ReactRenderer<MenuHandle, SuggestionProps<Insert, Insert>>(Menu, {
                   props,
                   editor: props.editor,
                 });
-                Object.assign((menu.element as HTMLElement).style, { position: 'fixed', zIndex: '50' });
-                document.body.append(menu.element);
-                place(props);
+                (menu.element as HTMLElement).style.zIndex = '50';
+                unmount = props.mount(menu.element as HTMLElement);
               },
               onUpdate: (props) => {
                 menu?.updateProps(props);
-                place(props);
               },
               onKeyDown: ({ event }) => menu?.ref?.onKeyDown(event) ?? false,
               onExit: () => {
-                menu?.element.remove();
+                unmount();
                 menu?.destroy();
                 menu = null;
               },

@@ -1,0 +1,25 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+
+/** Places of one fault that are named. */
+const NAMED = 3;
+
+/**
+ * What is wrong with a screen for people who read it by other means, each as a line: every rule as the screen stands,
+ * and in the dark theme those about colour again, as nothing else differs there. The screen is left as it was found.
+ */
+export async function faultsOf(page: Page, screen: string): Promise<string[]> {
+  // No part of a screen is a frame of another host, so all of it can be looked at in one go.
+  const look = (builder: AxeBuilder) => builder.setLegacyMode(true).analyze();
+  await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' });
+  const light = await look(new AxeBuilder({ page }));
+  await page.emulateMedia({ colorScheme: 'dark', reducedMotion: 'reduce' });
+  const dark = await look(new AxeBuilder({ page }).withRules(['color-contrast', 'link-in-text-block']));
+  await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' });
+  const linesOf = (theme: string, { violations }: typeof light) =>
+    violations.map(
+      ({ id, nodes }) =>
+        `${screen} (${theme}): ${id} ${nodes.slice(0, NAMED).map((node) => node.target.join(' '))}`,
+    );
+  return [...linesOf('light', light), ...linesOf('dark', dark)];
+}

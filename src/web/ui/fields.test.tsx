@@ -1,0 +1,175 @@
+// @vitest-environment jsdom
+import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { useState } from 'react';
+import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
+import { AudienceField, QuestionsField } from './brief-fields.tsx';
+import { TextField } from './field.tsx';
+import { ColumnChoice } from './grid/column-choice.tsx';
+import { isAddress, type Place, PlaceField, placesWith } from './place-field.tsx';
+import { readWords, WordsField } from './words-field.tsx';
+
+beforeAll(() => {
+  // What jsdom lacks and the list of a combobox asks for.
+  globalThis.ResizeObserver ??= class {
+    observe() {}
+    unobserve() {}
+    disconnect() {}
+  };
+  Element.prototype.scrollIntoView ??= () => {};
+});
+afterEach(cleanup);
+
+describe('a text that is stored as it is typed', () => {
+  function Slow({ stored }: { stored: boolean }) {
+    return <TextField label="Site name" value="as it is kept" onChange={() => {}} stored={stored} />;
+  }
+  const field = () => screen.getByLabelText<HTMLInputElement>('Site name');
+  it('shows what was typed until it is left, however late storage is', () => {
+    render(<Slow stored />);
+    fireEvent.change(field(), { target: { value: 'Saltmarsh' } });
+    expect(field().value).toBe('Saltmarsh');
+    fireEvent.blur(field());
+    expect(field().value).toBe('as it is kept');
+  });
+  it('otherwise shows what it is given', () => {
+    render(<Slow stored={false} />);
+    fireEvent.change(field(), { target: { value: 'Saltmarsh' } });
+    expect(field().value).toBe('as it is kept');
+  });
+});
+
+describe('a number of words', () => {
+  it.each<[string, number | null]>([
+    ['900', 900],
+    [' 1,200 ', 1200],
+    ['1 200', 1200],
+    ['1.200', 1200],
+    ['', null],
+  ])('"%s" is read', (typed, words) => expect(readWords(typed)).toEqual({ words }));
+  it.each(['a lot', '0', '-5', '12,5', '1e5', '9999999', 'constructor'])('"%s" is none', (typed) =>
+    expect(readWords(typed)).toHaveProperty('problem', expect.stringContaining(`"${typed}" is no number`)),
+  );
+  it('what is none stays in the field with a sentence, and changes nothing', () => {
+    const onChange = vi.fn();
+    render(<WordsField label="Length" value={700} onChange={onChange} note="Words." />);
+    const field = screen.getByLabelText<HTMLInputElement>('Length');
+    fireEvent.change(field, { target: { value: 'a lot' } });
+    fireEvent.blur(field);
+    expect(field.value).toBe('a lot');
+    expect(field.getAttribute('aria-invalid')).toBe('true');
+    expect(screen.getByText(/is no number of words/)).toBeDefined();
+    expect(onChange).not.toHaveBeenCalled();
+    fireEvent.change(field, { target: { value: '900' } });
+    expect(onChange).toHaveBeenCalledWith(900);
+    expect(screen.getByText('Words.')).toBeDefined();
+  });
+});
+
+describe('a place to link to', () => {
+  const places: Place[] = [
+    { address: '/journal/tide-table', title: 'Tide table cycling' },
+    { address: '/rent', title: 'Rent a bike' },
+    { address: 'https://saltmarsh.example/tides', title: 'Tides' },
+  ];
+  it.each([
+    'https://a.example/x',
+    'mailto:a@b.example',
+    '/rent',
+    '#kit',
+    'saltmarsh.example',
+    'a.example/x?y',
+    'javascript:alert(1)',
+  ])('%s is an address', (typed) => expect(isAddress(typed)).toBe(true));
+  it.each(['tide tables', 'tide', 'e.g. this', '', 'a. b', 'v1.2'])('"%s" is none', (typed) =>
+    expect(isAddress(typed)).toBe(false),
+  );
+  it('is found by all its words, in title or address', () => {
+    expect(placesWith(places, 'TABLE tide').map(({ title }) => title)).toEqual(['Tide table cycling']);
+    expect(placesWith(places, 'saltmarsh')).toHaveLength(1);
+    expect(placesWith(places, '')).toHaveLength(3);
+  });
+  function Finder({ onTake, quiet = false }: { onTake: (place: Place) => void; quiet?: boolean }) {
+    const [typed, setTyped] = useState('');
+    return (
+      <PlaceField
+        label="Page"
+        places={places}
+        typed={typed}
+        onTyped={setTyped}
+        onTake={onTake}
+        quiet={quiet}
+      />
+    );
+  }
+  const field = () => screen.getByRole('combobox', { name: 'Page' });
+  const type = (value: string) => fireEvent.change(field(), { target: { value } });
+  it('is chosen by keys among what is found', () => {
+    const onTake = vi.fn();
+    render(<Finder onTake={onTake} />);
+    type('tide');
+    expect(screen.getAllByRole('option')).toHaveLength(2);
+    fireEvent.keyDown(field(), { key: 'ArrowDown' });
+    fireEvent.keyDown(field(), { key: 'Enter' });
+    expect(onTake).toHaveBeenCalledWith(places[2]);
+  });
+  it('is what was typed where that is an address, and comes first', () => {
+    const onTake = vi.fn();
+    render(<Finder onTake={onTake} />);
+    type('/rent/tandem');
+    fireEvent.keyDown(field(), { key: 'Enter' });
+    expect(onTake).toHaveBeenCalledWith({ address: '/rent/tandem', title: '/rent/tandem' });
+  });
+  it('that is known is offered by its title, not twice', () => {
+    render(<Finder onTake={() => {}} />);
+    type('/rent');
+    expect(screen.getAllByRole('option').map((option) => option.textContent)).toEqual(['Rent a bike/rent']);
+  });
+  it('that nothing answers to is said so', () => {
+    render(<Finder onTake={() => {}} />);
+    type('constructor');
+    expect(screen.getByText(/has these words/)).toBeDefined();
+  });
+  it('offers nothing before it is asked where it shall be quiet', () => {
+    render(<Finder quiet onTake={() => {}} />);
+    expect(screen.queryAllByRole('option')).toHaveLength(0);
+    type('tide');
+    expect(screen.getAllByRole('option')).toHaveLength(2);
+  });
+});
+
+describe('fields of a brief', () => {
+  it('take a pasted list of questions apart by lines, not at their commas', () => {
+    const onChange = vi.fn();
+    render(<QuestionsField items={[]} onChange={onChange} />);
+    const field = screen.getByLabelText('Questions to answer');
+    fireEvent.paste(field, {
+      clipboardData: { getData: () => 'How far, and how fast?\n- When is low water?' },
+    });
+    expect(onChange).toHaveBeenCalledWith(['How far, and how fast?', 'When is low water?']);
+  });
+  it('offer readers of the house before those of any house', () => {
+    const { container } = render(<AudienceField items={[]} onChange={() => {}} own={['Night riders']} />);
+    const offered = within(container)
+      .getAllByRole('button')
+      .map((button) => button.textContent);
+    expect(offered[0]).toContain('Night riders');
+    expect(offered.length).toBeGreaterThan(1);
+  });
+});
+
+describe('the choice of columns', () => {
+  it('answers what is shown in the order of the table, whatever is pressed first', () => {
+    const onChange = vi.fn();
+    const columns = [
+      { id: 'a', name: 'Volume' },
+      { id: 'b', name: 'Season' },
+      { id: 'c', name: 'Lists' },
+    ] as const;
+    render(<ColumnChoice columns={columns} shown={['b']} onChange={onChange} />);
+    fireEvent.click(screen.getByRole('button', { name: 'Columns' }));
+    fireEvent.click(screen.getByRole('checkbox', { name: 'Volume' }));
+    expect(onChange).toHaveBeenLastCalledWith(['a', 'b']);
+    fireEvent.click(screen.getByRole('checkbox', { name: 'Season' }));
+    expect(onChange).toHaveBeenLastCalledWith([]);
+  });
+});
