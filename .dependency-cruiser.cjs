@@ -65,7 +65,7 @@ module.exports = {
       name: 'web-stands-alone',
       severity: 'error',
       from: { path: '^src/web/' },
-      to: { path: '^src/(server|cli)/' },
+      to: { path: '^src/(server|cli|demo)/' },
     },
     {
       name: 'ui-knows-no-data',

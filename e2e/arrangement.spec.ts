@@ -29,3 +29,27 @@ test('columns that were left out and a margin that was made wider stand so again
   await expect(posts.getByRole('columnheader', { name: /Status/ })).toBeVisible();
   await expect(posts.getByRole('columnheader', { name: /Keyword/ })).toBeHidden();
 });
+
+test('notes give way to one another in a narrower window too', async ({ page }) => {
+  await page.setViewportSize({ width: 1680, height: 900 });
+  await page.goto('/posts');
+  await page
+    .getByRole('table', { name: 'Posts' })
+    .getByRole('link', { name: 'How to fix a flat bike tyre by the road' })
+    .click();
+  const notes = page.getByRole('region', { name: 'Notes' }).getByRole('listitem');
+  await expect(notes.first()).toBeVisible();
+  const overlaps = async () => {
+    const boxes = (await Promise.all((await notes.all()).map((note) => note.boundingBox()))).flatMap(
+      (box) => box ?? [],
+    );
+    boxes.sort((a, b) => a.y - b.y);
+    return boxes.filter((box, at) => at > 0 && box.y < boxes[at - 1].y + boxes[at - 1].height - 1).length;
+  };
+  await expect.poll(overlaps).toBe(0);
+  const tall = (await notes.first().boundingBox())?.height ?? 0;
+  await page.setViewportSize({ width: 1200, height: 900 });
+  // They are taller now, and stand apart all the same.
+  await expect.poll(async () => (await notes.first().boundingBox())?.height ?? 0).toBeGreaterThan(tall);
+  await expect.poll(overlaps).toBe(0);
+});

@@ -1,31 +1,17 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { PictureSize } from '../core/criteria/index.ts';
 import { countingIds, readMarkdown } from '../core/draft/index.ts';
 import { pictureSize, readSiteFile } from '../core/formats/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
 import { type PerformanceRow, previewPerformance, readPerformance } from '../core/research/index.ts';
-import type { House, SitePage } from '../core/site/index.ts';
-import { type PostRow, pageRow, type ScoreRow, type SiteRow } from '../web/data/post-rows.ts';
+import type { House } from '../core/site/index.ts';
+import type { DemoBundle } from '../web/data/demo-bundle.ts';
+import { type PostRow, pageRow } from '../web/data/post-rows.ts';
 import type { IdeaRow, ListRow } from '../web/data/research-rows.ts';
 import { sceneOf } from '../web/data/scene.ts';
 import { sceneData, scoreKeys } from '../web/data/scene-data.ts';
 import { scoreRow } from '../web/data/score-row.ts';
 import { siteRow } from '../web/data/sites.ts';
-
-/** The demo scenario as an empty database is filled with it. */
-export interface DemoBundle {
-  site: SiteRow;
-  pages: SitePage[];
-  posts: { row: PostRow; draft: ReturnType<typeof readMarkdown>['draft'] }[];
-  /** Files below `media/`. */
-  pictures: { name: string; size: PictureSize }[];
-  /** Computed when the demo was built, so that the list shows them at once. */
-  scores: ScoreRow[];
-  lists: ListRow[];
-  ideas: IdeaRow[];
-  performance: PerformanceRow[];
-}
 
 const SITE_ID = 'site-1';
 /** UTC instant from which lists and ideas are. */

@@ -50,7 +50,7 @@ export interface Criterion<Id extends string = string> {
   /** What a measured number counts, e.g. `px`. */
   unit?: string;
   place: Place;
-  /** Points in the profile of a house that has set nothing; all of them sum to about 100. */
+  /** Points in the profile of a house that has set nothing; what applies of all of them is scaled to 100. */
   weight: number;
   /** What must be there for it to apply. */
   needs: readonly Need[];

@@ -92,7 +92,7 @@ export interface KeywordReading {
 }
 
 /** The longest phrase that is taken; beyond it a cell is no phrase but a mistake. */
-const LONGEST = 200;
+const MAX_PHRASE_CHARACTERS = 200;
 
 /** Turns rows of cells into keywords, one by one, so that a caller can stop between them. */
 export class KeywordRows {
@@ -143,10 +143,10 @@ export class KeywordRows {
       else this.bad.push({ line, reason: 'no phrase stands in it' });
       return;
     }
-    if (phrase.length > LONGEST) {
+    if (phrase.length > MAX_PHRASE_CHARACTERS) {
       this.bad.push({
         line,
-        reason: `its phrase has ${phrase.length.toLocaleString('en')} characters; ${LONGEST} are taken at most`,
+        reason: `its phrase has ${phrase.length.toLocaleString('en')} characters; ${MAX_PHRASE_CHARACTERS} are taken at most`,
       });
       return;
     }
@@ -256,7 +256,7 @@ export function readPhraseList(text: string): string[] {
       .replace(/\s+/g, ' ')
       .trim();
     const key = phraseKey(phrase);
-    if (!phrase || phrase.length > LONGEST || seen.has(key)) return [];
+    if (!phrase || phrase.length > MAX_PHRASE_CHARACTERS || seen.has(key)) return [];
     seen.add(key);
     return phrase;
   });

@@ -2,7 +2,7 @@ import type { WordBases } from '../language/index.ts';
 import type { PageReading } from './study-page.ts';
 
 /** Words of the longest phrase that is counted. */
-const LONGEST = 4;
+const MAX_GRAM_WORDS = 4;
 /** Room for base forms in one key; a vocabulary of a study has some ten thousand. */
 const WORDS = 2 ** 21;
 
@@ -64,7 +64,7 @@ export class GramTable {
       }
     });
     const levels: Int32Array[][] = [];
-    for (let length = 1; length <= LONGEST; length++) {
+    for (let length = 1; length <= MAX_GRAM_WORDS; length++) {
       const before = levels.at(-1);
       const level = readings.map(({ stream }, page) => {
         const nodes = new Int32Array(stream.length).fill(-1);

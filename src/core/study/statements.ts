@@ -21,7 +21,7 @@ export interface Statement {
 }
 
 const SHORTEST = 6;
-const LONGEST = 45;
+const MAX_SENTENCE_WORDS = 45;
 
 /** A number and what it counts. */
 const COUNTED =
@@ -50,7 +50,7 @@ export function statementsOf(
       continue;
     const links = linksOf(block);
     for (const { start, end, words } of sentenceSpans(block.text, tokens)) {
-      if (words < SHORTEST || words > LONGEST) continue;
+      if (words < SHORTEST || words > MAX_SENTENCE_WORDS) continue;
       const text = block.text.slice(start, end).replace(/\s+/g, ' ').trim();
       const claim = isClaim(text);
       if (text.endsWith('?') || /\breviews?\.?$/i.test(text) || !(claim || COUNTED.test(text))) continue;

@@ -38,7 +38,7 @@ export const noChoices = (): TermChoices => ({ pinned: [], dropped: [], added: [
 
 export const STAPLE = 0.5;
 export const SUPPORTING = 0.2;
-const MOST = 90;
+const MAX_TERMS = 90;
 /** A single word names the subject only where it is used so many times as often as in general English. */
 const OFTENER = 2.5;
 /** Verbs stand everywhere: theirs is a higher bar. */
@@ -191,7 +191,7 @@ export function termsOf(
       const words = table.keys[gram].split(' ').sort().join(' ');
       return !met.has(words) && met.add(words);
     })
-    .slice(0, MOST)
+    .slice(0, MAX_TERMS)
     .map(([gram, weight]) => term(gram, weight, false));
   return [...first.values(), ...rest];
 }

@@ -5,7 +5,7 @@ import { World } from './world.ts';
 
 /** Seeds that one request may hold, and the characters of each. */
 const MOST_SEEDS = 20;
-const LONGEST = 200;
+const MAX_PHRASE_CHARACTERS = 200;
 
 const listOf = (value: unknown): string[] =>
   (Array.isArray(value) ? value : [value]).filter((part): part is string => typeof part === 'string');
@@ -27,8 +27,8 @@ function asked(
   const region = listOf(request.query['region'])[0] ?? '';
   if (words.length === 0 || words.length > MOST_SEEDS)
     refuse(response, `Name 1 to ${MOST_SEEDS} phrases as \`${name}\`.`);
-  else if (words.some((word) => word.length > LONGEST))
-    refuse(response, `A phrase has at most ${LONGEST} characters.`);
+  else if (words.some((word) => word.length > MAX_PHRASE_CHARACTERS))
+    refuse(response, `A phrase has at most ${MAX_PHRASE_CHARACTERS} characters.`);
   else if (!/^[A-Z]{2}$/.test(region)) refuse(response, 'Name a region by two letters, such as GB.');
   else return { words, region };
   return null;

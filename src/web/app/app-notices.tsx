@@ -21,12 +21,12 @@ export function AppNotices() {
   const { lastBackup, remindFrom } = useAppSelector((state) => state.preferences);
   const dispatch = useAppDispatch();
   useEffect(() => {
-    const told = () => setOutdated(true);
+    const markOutdated = () => setOutdated(true);
     const ready = () => setUpdate(true);
-    addEventListener(OUTDATED, told);
+    addEventListener(OUTDATED, markOutdated);
     addEventListener(UPDATE_READY, ready);
     return () => {
-      removeEventListener(OUTDATED, told);
+      removeEventListener(OUTDATED, markOutdated);
       removeEventListener(UPDATE_READY, ready);
     };
   }, []);

@@ -10,7 +10,7 @@ export async function keepOffline(): Promise<void> {
   if (!import.meta.env.PROD || !isSecureContext || !('serviceWorker' in navigator)) return;
   try {
     const registration = await navigator.serviceWorker.register('/service-worker.js');
-    const told = (worker: ServiceWorker | null) => {
+    const announceUpdate = (worker: ServiceWorker | null) => {
       // The first one is no update of anything.
       if (!worker || !navigator.serviceWorker.controller) return;
       waiting = worker;
@@ -18,9 +18,9 @@ export async function keepOffline(): Promise<void> {
     };
     const watch = (installing: ServiceWorker | null) =>
       installing?.addEventListener('statechange', () => {
-        if (installing.state === 'installed') told(installing);
+        if (installing.state === 'installed') announceUpdate(installing);
       });
-    told(registration.waiting);
+    announceUpdate(registration.waiting);
     // The browser may have found one before this page listened.
     watch(registration.installing);
     registration.addEventListener('updatefound', () => watch(registration.installing));

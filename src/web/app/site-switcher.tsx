@@ -1,60 +1,38 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { Check, Plus } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
-import { useNavigate } from 'react-router';
-import { addSite, allSites, currentSite, goToSite } from '../data/sites.ts';
-import { attempt } from '../state/attempt.ts';
+import { type ButtonHTMLAttributes, lazy, Suspense, useState } from 'react';
+import { currentSite } from '../data/sites.ts';
 
-const ITEM =
-  'flex cursor-pointer items-center gap-2 rounded px-2 py-1.5 outline-none data-[highlighted]:bg-paper';
+const load = () => import('./site-menu.tsx');
+const SiteMenu = lazy(async () => ({ default: (await load()).SiteMenu }));
 
-/** The site in hand, and the way to another or to a new one. */
+/** The site in hand; pressed, the menu of all of them. The menu is no part of the first page. */
 export function SiteSwitcher() {
   const site = useLiveQuery(currentSite);
-  const sites = useLiveQuery(allSites) ?? [];
-  const navigate = useNavigate();
-  const go = async (id: string) => {
-    await goToSite(id, new Date().toISOString());
-    navigate('/posts');
-  };
-  const create = async () => {
-    await addSite(crypto.randomUUID(), `Site ${sites.length + 1}`, new Date().toISOString());
-    navigate('/rules');
-  };
+  const [asked, setAsked] = useState(false);
+  const button = (
+    <SiteButton
+      name={site?.name ?? ''}
+      aria-haspopup="menu"
+      onPointerEnter={load}
+      onFocus={load}
+      onClick={() => setAsked(true)}
+    />
+  );
+  if (!asked) return button;
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger asChild>
-        <button
-          type="button"
-          aria-label={`Site: ${site?.name ?? ''}. Change`}
-          className="mt-auto max-[760px]:mt-0 max-[760px]:w-20 -mx-1 rounded-md py-1.5 text-center text-[10.5px] leading-tight break-words text-soft hover:text-ink"
-        >
-          {site?.name || 'Unnamed site'}
-        </button>
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          side="right"
-          align="end"
-          sideOffset={6}
-          className="rise z-50 min-w-52 rounded-md border bg-sheet p-1"
-        >
-          {sites.map(({ id, name, baseAddress }) => (
-            <DropdownMenu.Item key={id} className={ITEM} onSelect={() => attempt(go(id))}>
-              <Check size={14} aria-hidden className={id === site?.id ? '' : 'invisible'} />
-              <span>
-                {name || 'Unnamed site'}
-                {baseAddress && <span className="block text-[12px] text-soft">{baseAddress}</span>}
-              </span>
-            </DropdownMenu.Item>
-          ))}
-          <DropdownMenu.Separator className="my-1 border-t" />
-          <DropdownMenu.Item className={ITEM} onSelect={() => attempt(create())}>
-            <Plus size={14} aria-hidden />
-            New site
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <Suspense fallback={button}>
+      <SiteMenu trigger={<SiteButton name={site?.name ?? ''} />} />
+    </Suspense>
   );
 }
+
+const SiteButton = ({ name, ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { name: string }) => (
+  <button
+    type="button"
+    aria-label={`Site: ${name}. Change`}
+    className="mt-auto max-[760px]:mt-0 max-[760px]:w-20 -mx-1 rounded-md py-1.5 text-center text-[10.5px] leading-tight break-words text-soft hover:text-ink"
+    {...rest}
+  >
+    {name || 'Unnamed site'}
+  </button>
+);

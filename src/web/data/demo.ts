@@ -1,6 +1,6 @@
 import type { PackedKeywords } from '../../core/research/index.ts';
-import type { DemoBundle } from '../../demo/bundle.ts';
 import { database } from './database.ts';
+import type { DemoBundle } from './demo-bundle.ts';
 import { stampRow } from './keyword-chunks.ts';
 import { writePerformanceRows } from './performance-chunks.ts';
 import { keepPicture } from './picture-store.ts';

@@ -5,7 +5,7 @@ import {
   type PostFields,
 } from '../../core/draft/index.ts';
 import type { OutlineItem } from '../../core/outline/index.ts';
-import { many } from '../ui/figures.ts';
+import { counted } from '../ui/figures.ts';
 
 /** What a post holds, as it goes into a version and comes out of one. */
 export interface PostContent {
@@ -41,8 +41,8 @@ export function contentTakenBack(
   const outline = listTakenBack(before.outline, after.outline, now.outline);
   const left = [
     ...fields.leftFields.map((key) => `the ${FIELD_NAMES.get(key) ?? key}`),
-    ...(blocks.left > 0 ? [`${many(blocks.left, 'place')} in the text`] : []),
-    ...(outline.left > 0 ? [`${many(outline.left, 'heading')} of the outline`] : []),
+    ...(blocks.left > 0 ? [`${counted(blocks.left, 'place')} in the text`] : []),
+    ...(outline.left > 0 ? [`${counted(outline.left, 'heading')} of the outline`] : []),
   ];
   return {
     content: {

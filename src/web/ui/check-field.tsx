@@ -5,11 +5,13 @@ export function Check({
   name,
   checked,
   onChange,
+  disabled = false,
   className = '',
 }: {
   name: string;
   checked: boolean;
   onChange: (checked: boolean) => void;
+  disabled?: boolean;
   className?: string;
 }) {
   return (
@@ -17,6 +19,7 @@ export function Check({
       type="checkbox"
       aria-label={name}
       checked={checked}
+      disabled={disabled}
       onChange={(event) => onChange(event.target.checked)}
       className={`accent-marram ${className}`}
     />

@@ -1,6 +1,7 @@
 import { X } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import { Field } from './field.tsx';
+import { IconButton } from './icon-button.tsx';
 import { isEnter } from './keys.ts';
 
 interface ChipsProps {
@@ -52,14 +53,14 @@ export function ChipsField({
                 className="inline-flex max-w-full items-center gap-1 rounded-md border bg-paper py-0.5 pr-0.5 pl-2"
               >
                 <span className="min-w-0 break-words">{item}</span>
-                <button
-                  type="button"
-                  aria-label={`Remove ${item}`}
+                <IconButton
+                  name={`Remove ${item}`}
+                  icon={X}
+                  size={13}
+                  look="grave"
                   onClick={() => onChange(items.filter((other) => other !== item))}
-                  className="rounded p-0.5 text-soft hover:text-rust"
-                >
-                  <X size={13} aria-hidden />
-                </button>
+                  className="p-0.5!"
+                />
               </span>
             ))}
             <input

@@ -17,6 +17,7 @@ import {
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { IconButton } from './icon-button.tsx';
 
 /** Rows that can be put in order by dragging, with the mouse or by keys. */
 export function DragArea({
@@ -62,15 +63,14 @@ export function DraggableRow({
       className={`${className} ${isDragging ? 'z-10 bg-paper opacity-80 outline-2 outline-sea' : ''}`}
       style={{ ...style, transform: CSS.Translate.toString(transform), transition }}
     >
-      <button
-        type="button"
+      <IconButton
         {...attributes}
         {...listeners}
-        aria-label={`Drag ${name}`}
-        className="mt-1 shrink-0 cursor-grab touch-none rounded p-0.5 text-soft hover:text-ink"
-      >
-        <GripVertical size={15} aria-hidden />
-      </button>
+        name={`Drag ${name}`}
+        icon={GripVertical}
+        size={15}
+        className="mt-1 shrink-0 cursor-grab touch-none p-0.5!"
+      />
       {children}
     </li>
   );
@@ -85,15 +85,14 @@ export function DraggableItem({ id, name, children }: { id: string; name: string
       className={`flex items-start gap-1.5 border-t py-1 ${isDragging ? 'relative z-20 bg-paper opacity-90 outline-2 outline-sea' : ''}`}
       style={{ transform: CSS.Translate.toString(transform) }}
     >
-      <button
-        type="button"
+      <IconButton
         {...attributes}
         {...listeners}
-        aria-label={`Drag ${name}`}
-        className="mt-0.5 shrink-0 cursor-grab touch-none rounded p-0.5 text-soft hover:text-ink"
-      >
-        <GripVertical size={13} aria-hidden />
-      </button>
+        name={`Drag ${name}`}
+        icon={GripVertical}
+        size={13}
+        className="mt-0.5 shrink-0 cursor-grab touch-none p-0.5!"
+      />
       {children}
     </li>
   );

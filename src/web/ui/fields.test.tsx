@@ -1,7 +1,8 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { useState } from 'react';
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
+import { AddForm } from './add-form.tsx';
 import { AudienceField, QuestionsField } from './brief-fields.tsx';
 import { TextField } from './field.tsx';
 import { ColumnChoice } from './grid/column-choice.tsx';
@@ -157,8 +158,41 @@ describe('fields of a brief', () => {
   });
 });
 
+describe('a form that adds', () => {
+  const field = () => screen.getByLabelText<HTMLInputElement>('Term to add');
+  const submit = (typed: string) => {
+    fireEvent.change(field(), { target: { value: typed } });
+    fireEvent.click(screen.getByRole('button', { name: 'Add' }));
+  };
+  const form = (onAdd: (text: string) => unknown) =>
+    render(<AddForm label="Term to add" placeholder="A term" onAdd={onAdd} />);
+  it('hands over what was typed without space around it, and is empty for the next', async () => {
+    const onAdd = vi.fn();
+    form(onAdd);
+    submit('  tide table ');
+    expect(onAdd).toHaveBeenCalledWith('tide table');
+    await waitFor(() => expect(field().value).toBe(''));
+  });
+  it.each([
+    ['is refused', () => Promise.resolve(false)],
+    ['fails', () => Promise.reject(new Error('no room'))],
+  ])('gives back what %s', async (_how, onAdd) => {
+    form(onAdd);
+    submit('tide table');
+    await waitFor(() => expect(field().value).toBe('tide table'));
+  });
+  it('adds nothing of nothing', () => {
+    const onAdd = vi.fn();
+    form(onAdd);
+    fireEvent.change(field(), { target: { value: '   ' } });
+    fireEvent.submit(field());
+    expect(onAdd).not.toHaveBeenCalled();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Add' }).disabled).toBe(true);
+  });
+});
+
 describe('the choice of columns', () => {
-  it('answers what is shown in the order of the table, whatever is pressed first', () => {
+  it('answers what is shown in the order of the table, whatever is pressed first', async () => {
     const onChange = vi.fn();
     const columns = [
       { id: 'a', name: 'Volume' },
@@ -167,7 +201,7 @@ describe('the choice of columns', () => {
     ] as const;
     render(<ColumnChoice columns={columns} shown={['b']} onChange={onChange} />);
     fireEvent.click(screen.getByRole('button', { name: 'Columns' }));
-    fireEvent.click(screen.getByRole('checkbox', { name: 'Volume' }));
+    fireEvent.click(await screen.findByRole('checkbox', { name: 'Volume' }));
     expect(onChange).toHaveBeenLastCalledWith(['a', 'b']);
     fireEvent.click(screen.getByRole('checkbox', { name: 'Season' }));
     expect(onChange).toHaveBeenLastCalledWith([]);

@@ -9,7 +9,7 @@ export const figureInWords = (figure: number | null): string =>
   figure === null || Number.isNaN(figure) ? '–' : String(Math.round(figure));
 
 /** A number and what it counts, e.g. `1 phrase`. */
-export const many = (count: number, one: string, more = `${one}s`): string =>
+export const counted = (count: number, one: string, more = `${one}s`): string =>
   `${whole.format(count)} ${count === 1 ? one : more}`;
 
 /** A share of 0-1 as per cent. */

@@ -1,40 +1,47 @@
-import { Popover } from 'radix-ui';
-import type { ComponentProps, ReactNode } from 'react';
+import { type ComponentProps, lazy, Suspense, useState } from 'react';
 import { Button } from './button.tsx';
+import type { PanelProps } from './panel.tsx';
 
-/** A button that opens a small panel beside itself. */
+const load = () => import('./panel.tsx');
+const Panel = lazy(async () => ({ default: (await load()).Panel }));
+
+/** A button that opens a small panel beside itself. What draws panels is fetched when the first one is reached for. */
 export function PanelButton({
   label,
-  align = 'end',
-  panel = '',
+  align,
+  panel,
   open,
   onOpenChange,
   children,
   ...rest
-}: ComponentProps<typeof Button> & {
-  label: string;
-  align?: 'start' | 'end';
-  /** Classes of the panel, such as its width. */
-  panel?: string;
-  /** Given where the panel is closed from within. */
-  open?: boolean;
-  onOpenChange?: (open: boolean) => void;
-  children: ReactNode;
-}) {
+}: ComponentProps<typeof Button> & PanelProps & { label: string }) {
+  const [asked, setAsked] = useState(false);
+  const button = (
+    <Button
+      {...rest}
+      aria-haspopup="dialog"
+      onPointerEnter={load}
+      onFocus={load}
+      onClick={() => {
+        setAsked(true);
+        onOpenChange?.(true);
+      }}
+    >
+      {label}
+    </Button>
+  );
+  if (!asked && !open) return button;
   return (
-    <Popover.Root {...(open === undefined ? {} : { open })} {...(onOpenChange ? { onOpenChange } : {})}>
-      <Popover.Trigger asChild>
-        <Button {...rest}>{label}</Button>
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align={align}
-          sideOffset={4}
-          className={`rise z-30 rounded-md border bg-sheet p-3 text-[13px] ${panel}`}
-        >
-          {children}
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <Suspense fallback={button}>
+      <Panel
+        trigger={<Button {...rest}>{label}</Button>}
+        {...(align ? { align } : {})}
+        {...(panel ? { panel } : {})}
+        open={open}
+        onOpenChange={onOpenChange}
+      >
+        {children}
+      </Panel>
+    </Suspense>
   );
 }

@@ -131,7 +131,7 @@ describe('boxes to tick', () => {
 describe('smaller parts', () => {
   it('a button that is a picture says its name', () => {
     const pressed = vi.fn();
-    render(<IconButton name="Remove the picture" icon={Trash2} grave onClick={pressed} />);
+    render(<IconButton name="Remove the picture" icon={Trash2} look="grave" onClick={pressed} />);
     fireEvent.click(screen.getByRole('button', { name: 'Remove the picture' }));
     expect(pressed).toHaveBeenCalledOnce();
   });

@@ -8,7 +8,7 @@ export interface Place {
 }
 
 /** Rows that are offered; typing narrows them down. */
-const MOST = 60;
+const MAX_OFFERED = 60;
 
 /** Whether something typed is an address itself: with a scheme, from the root, a fragment, or a host. */
 export const isAddress = (typed: string): boolean =>
@@ -19,7 +19,7 @@ export function placesWith(places: readonly Place[], typed: string): Place[] {
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
   return places
     .filter(({ title, address }) => words.every((word) => `${title} ${address}`.toLowerCase().includes(word)))
-    .slice(0, MOST);
+    .slice(0, MAX_OFFERED);
 }
 
 /**

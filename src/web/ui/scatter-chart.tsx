@@ -24,6 +24,7 @@ export function ScatterChart({
   height: number;
 }) {
   const axis = { style: { colors: colour('--c-ink-soft'), fontSize: '11px', fontFamily: 'inherit' } };
+  const title = { color: colour('--c-ink-soft'), fontSize: '11px', fontFamily: 'inherit' };
   // One by one: there may be more points than a call may have arguments.
   const most = points.reduce((far, { x }) => Math.max(far, x), Math.max(100, own?.x ?? 0));
   const series = [
@@ -46,7 +47,7 @@ export function ScatterChart({
           min: 0,
           max: Math.ceil(most / 500) * 500,
           tickAmount: 4,
-          title: { text: across, style: axis.style },
+          title: { text: across, style: title },
           labels: { ...axis, formatter: (value: string) => String(Math.round(Number(value))) },
           axisBorder: { color: colour('--c-line') },
           axisTicks: { show: false },
@@ -56,7 +57,7 @@ export function ScatterChart({
           min: 0,
           max: 100,
           tickAmount: 4,
-          title: { text: up, style: axis.style },
+          title: { text: up, style: title },
           labels: { ...axis, formatter: (value: number) => String(Math.round(value)) },
         },
         tooltip: {

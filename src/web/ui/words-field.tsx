@@ -2,13 +2,13 @@ import { type ReactNode, useState } from 'react';
 import { Field } from './field.tsx';
 
 /** Words that a post may have at most. */
-const MOST = 100_000;
+const MAX_WORDS = 100_000;
 
 /** Reads a number of words as it is typed: null for none, a sentence where it is no number of words. */
 export function readWords(typed: string): { words: number | null } | { problem: string } {
   const digits = typed.trim().replace(/[\s,.'’](?=\d{3}(?:\D|$))/g, '');
   if (digits === '') return { words: null };
-  if (/^\d{1,6}$/.test(digits) && Number(digits) > 0 && Number(digits) <= MOST)
+  if (/^\d{1,6}$/.test(digits) && Number(digits) > 0 && Number(digits) <= MAX_WORDS)
     return { words: Number(digits) };
   return { problem: `"${typed.trim()}" is no number of words. Type one such as 900, or nothing.` };
 }

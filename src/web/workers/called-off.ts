@@ -2,11 +2,11 @@
 const off = new Set<string>();
 
 /** Signs are kept so many at most: one may come for a job that is done already. */
-const MOST = 1000;
+const MAX_REMEMBERED = 1000;
 
 /** Says that nobody waits for a job any more. */
 export function callOff(job: string): void {
-  if (off.size >= MOST) off.clear();
+  if (off.size >= MAX_REMEMBERED) off.clear();
   off.add(job);
 }
 

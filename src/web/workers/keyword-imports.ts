@@ -11,7 +11,7 @@ import {
 } from '../../core/research/index.ts';
 import { readKeywords, writeKeywords } from '../data/keyword-chunks.ts';
 import { writePerformanceRows } from '../data/performance-chunks.ts';
-import { many } from '../ui/figures.ts';
+import { counted } from '../ui/figures.ts';
 import { stillWanted } from './called-off.ts';
 import { forgetDesk, keepKeywords } from './site-desk.ts';
 
@@ -121,7 +121,7 @@ export const keywordImports = {
     await writeKeywords(siteId, kept, null, stamp);
     remembered.delete(job);
     forgetDesk();
-    return since === 0 ? '' : `${many(since, 'phrase')} changed since and left so.`;
+    return since === 0 ? '' : `${counted(since, 'phrase')} changed since and left so.`;
   },
 
   /** Reads a performance export in place of the one before. */

@@ -22,5 +22,5 @@ export async function researchWorker(): Promise<ResearchClient> {
 }
 
 /** A callback that a worker may call. */
-export const told = (tell: (done: number) => void): ((done: number) => void) =>
+export const progressTo = (tell: (done: number) => void): ((done: number) => void) =>
   storageKind() === 'memory' ? tell : proxy(tell);

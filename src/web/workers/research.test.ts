@@ -99,9 +99,11 @@ describe('a table', () => {
     await research.add(siteId, [
       keyword('bike bell', { volume: 1, source: { name: 'old', date: '2020-01-01' } }),
     ]);
-    const told: number[] = [];
+    const reported: number[] = [];
     const text = 'keyword;volume\nbike bell;1.2K\npanniers;many\npump;30\n';
-    const result = await research.importTable(siteId, text, reading(text), 'a', (done) => told.push(done));
+    const result = await research.importTable(siteId, text, reading(text), 'a', (done) =>
+      reported.push(done),
+    );
     expect(result).toEqual({
       taken: 2,
       fresh: 1,
@@ -109,7 +111,7 @@ describe('a table', () => {
       bad: 1,
       examples: [{ line: 3, reason: '"many" is no volume' }],
     });
-    expect(told.at(-1)).toBe(1);
+    expect(reported.at(-1)).toBe(1);
     expect(await phrases()).toEqual(['bike bell', 'pump']);
     await research.undoImport(siteId, 'a');
     expect(await phrases()).toEqual(['bike bell']);

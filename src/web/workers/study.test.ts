@@ -62,9 +62,9 @@ beforeEach(async () => {
 describe('a study in its worker', () => {
   it('reads its pages, tells how far it is and which cannot be read, and keeps what the criteria need', async () => {
     await begun();
-    const told: number[] = [];
-    const view = (await studies.view('study', 'job', (done) => told.push(done)))!;
-    expect(told).toEqual([1, 2, 3, 4]);
+    const reported: number[] = [];
+    const view = (await studies.view('study', 'job', (done) => reported.push(done)))!;
+    expect(reported).toEqual([1, 2, 3, 4]);
     expect(view.study.taken).toHaveLength(3);
     expect(
       view.lines.map(({ ref, figures }) => [ref.publisher, figures !== null, ref.problem !== '']),

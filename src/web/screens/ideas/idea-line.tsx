@@ -4,7 +4,7 @@ import type { PostRow } from '../../data/post-rows.ts';
 import type { IdeaRow, IdeaStage } from '../../data/research-rows.ts';
 import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
-import { figureInWords, many } from '../../ui/figures.ts';
+import { counted, figureInWords } from '../../ui/figures.ts';
 import { WordLink } from '../../ui/word-link.tsx';
 
 const ORIGINS: Record<IdeaRow['origin'], string> = {
@@ -60,7 +60,7 @@ export function IdeaLine({
               <WordLink to={`/keywords?seed=${encodeURIComponent(idea.keyword)}`} quiet>
                 {idea.keyword}
               </WordLink>
-              {idea.phrases.length > 1 ? ` and ${many(idea.phrases.length - 1, 'phrase')} more` : ''} ·{' '}
+              {idea.phrases.length > 1 ? ` and ${counted(idea.phrases.length - 1, 'phrase')} more` : ''} ·{' '}
             </>
           )}
           {idea.opportunity !== null && `opportunity ${figureInWords(idea.opportunity)} · `}

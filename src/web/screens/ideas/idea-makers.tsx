@@ -8,7 +8,7 @@ import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { many } from '../../ui/figures.ts';
+import { counted } from '../../ui/figures.ts';
 import { isEnter } from '../../ui/keys.ts';
 import type { IdeaWish } from '../../workers/research.ts';
 import { researchWorker } from '../../workers/research-client.ts';
@@ -54,7 +54,7 @@ export function IdeaMakers({
   const offerMade = async (drafts: readonly IdeaDraft[], stage: IdeaStage = 'new') => {
     const rows = await addIdeas(site.id, drafts, new Date().toISOString(), stage);
     onMade();
-    offerUndo(`${many(rows.length, 'idea')} added`, () => removeIdeas(rows.map(({ id }) => id)), 8000);
+    offerUndo(`${counted(rows.length, 'idea')} added`, () => removeIdeas(rows.map(({ id }) => id)), 8000);
   };
   const make = async () => {
     setSaid('');

@@ -11,6 +11,7 @@ import { currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { DragArea, DraggableRow } from '../../ui/draggable-row.tsx';
+import { None } from '../../ui/empty.tsx';
 import { TabPanel, TabRow, TabSet } from '../../ui/tabs.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
 import { IdeaLine } from './idea-line.tsx';
@@ -90,9 +91,7 @@ function Backlog({ site, ideas, posts }: { site: SiteRow; ideas: IdeaRow[]; post
         />
         <TabPanel of={stage}>
           {shown.length === 0 ? (
-            <p className="mx-auto max-w-md px-6 py-12 text-center text-soft">
-              {STAGES.find((each) => each.stage === stage)?.empty}
-            </p>
+            <None>{STAGES.find((each) => each.stage === stage)?.empty}</None>
           ) : (
             <DragArea ids={shown.map(({ id }) => id)} onDrop={drop}>
               <ol

@@ -13,7 +13,7 @@ import { storageProblem } from '../../data/storage.ts';
 import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { TextField } from '../../ui/field.tsx';
-import { many } from '../../ui/figures.ts';
+import { counted } from '../../ui/figures.ts';
 import { FileButton } from '../../ui/file-button.tsx';
 import { useZone } from '../../ui/zone.ts';
 import type { ImportResult } from '../../workers/keyword-imports.ts';
@@ -81,7 +81,7 @@ export function BringFigures({
         siteId,
         phrases.map((phrase) => bareKeyword(phrase, region, source)),
       );
-      toast(`${many(fresh, 'phrase')} added${merged ? `, ${merged} known already` : ''}.`);
+      toast(`${counted(fresh, 'phrase')} added${merged ? `, ${merged} known already` : ''}.`);
       setList('');
       onDone();
     } catch (error) {

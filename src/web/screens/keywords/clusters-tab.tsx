@@ -2,10 +2,10 @@ import { useEffect, useState } from 'react';
 import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { Check } from '../../ui/check-field.tsx';
-import { countInWords, figureInWords, many } from '../../ui/figures.ts';
+import { counted, countInWords, figureInWords } from '../../ui/figures.ts';
 import type { ClusterLine, DeskView, KeywordLine } from '../../workers/desk-lines.ts';
 import { longCall } from '../../workers/long-call.ts';
-import { researchWorker, told } from '../../workers/research-client.ts';
+import { progressTo, researchWorker } from '../../workers/research-client.ts';
 
 /** Phrases that one post can answer together. */
 export function ClustersTab({
@@ -35,7 +35,7 @@ export function ClustersTab({
               siteId,
               view.rows,
               job,
-              told((share) => !signal.aborted && setDone(share)),
+              progressTo((share) => !signal.aborted && setDone(share)),
             ),
           ),
         )
@@ -47,7 +47,7 @@ export function ClustersTab({
   if (!found)
     return (
       <p role="status" className="px-6 py-8 text-soft">
-        Grouping {many(view.rows.length, 'phrase')}: {Math.round(done * 100)} %.
+        Grouping {counted(view.rows.length, 'phrase')}: {Math.round(done * 100)} %.
       </p>
     );
   const show = async (at: number) => {
@@ -57,7 +57,7 @@ export function ClustersTab({
   return (
     <div className="min-h-0 flex-1 overflow-auto px-6 pb-4 text-[13px]">
       <p className="py-2 text-soft">
-        {many(found.count, 'group')} of phrases that share word stems or the pages that answer them.
+        {counted(found.count, 'group')} of phrases that share word stems or the pages that answer them.
         {found.count > found.lines.length
           ? ` The first ${countInWords(found.lines.length)} by volume stand here.`
           : ''}

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { attempt } from '../../state/attempt.ts';
-import { countInWords, many } from '../../ui/figures.ts';
+import { None } from '../../ui/empty.tsx';
+import { counted, countInWords } from '../../ui/figures.ts';
 import { Waiting } from '../../ui/waiting.tsx';
 import type { DeskView, FoundLine } from '../../workers/desk-lines.ts';
 import { researchWorker } from '../../workers/research-client.ts';
@@ -32,14 +33,14 @@ export function FoundTab({
   if (!pages) return <Waiting className="mx-6 my-4 h-40" />;
   if (pages.length === 0)
     return (
-      <p className="px-6 py-10 text-center text-soft">
+      <None>
         No pages are known for these phrases. Search for one of them: what is found for it comes along.
-      </p>
+      </None>
     );
   return (
     <div className="min-h-0 flex-1 overflow-auto px-6 pb-4 text-[13px]">
       <p className="py-2 text-soft">
-        {many(pages.length, 'page')} found among the first twenty of these phrases.
+        {counted(pages.length, 'page')} found among the first twenty of these phrases.
       </p>
       <ul aria-label="Pages found">
         {pages.slice(0, 300).map(({ page, phrases, volume }) => (
@@ -57,7 +58,7 @@ export function FoundTab({
                   {page.address.replace(/^https:\/\//, '')}
                 </span>
               </button>
-              <span className="text-soft">{many(phrases.length, 'phrase')}</span>
+              <span className="text-soft">{counted(phrases.length, 'phrase')}</span>
               <span
                 className="text-right tabular-nums"
                 title="Searches a month of all phrases it is found for"

@@ -1,4 +1,4 @@
-import { many } from '../../ui/figures.ts';
+import { counted } from '../../ui/figures.ts';
 import type { ImportResult } from '../../workers/keyword-imports.ts';
 
 /** What an import took, and each row that it left out. */
@@ -6,7 +6,7 @@ export function ImportAccount({ result }: { result: ImportResult }) {
   return (
     <section aria-label="What was read" className="mt-6 max-w-3xl border-t pt-4">
       <h3 className="mb-1 font-semibold">
-        {many(result.taken, 'row')} taken, {many(result.bad, 'row')} left out
+        {counted(result.taken, 'row')} taken, {counted(result.bad, 'row')} left out
       </h3>
       {result.bad > 0 && (
         <ul aria-label="Rows left out" className="max-h-60 overflow-auto text-[13px]">
@@ -17,7 +17,7 @@ export function ImportAccount({ result }: { result: ImportResult }) {
           ))}
           {result.bad > result.examples.length && (
             <li className="border-t py-1 text-soft">
-              And {many(result.bad - result.examples.length, 'more row')} like these.
+              And {counted(result.bad - result.examples.length, 'more row')} like these.
             </li>
           )}
         </ul>

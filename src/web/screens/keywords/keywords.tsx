@@ -15,7 +15,8 @@ import { attempt } from '../../state/attempt.ts';
 import { useColumns } from '../../state/use-columns.ts';
 import { Button } from '../../ui/button.tsx';
 import { download } from '../../ui/download.ts';
-import { countInWords, many } from '../../ui/figures.ts';
+import { None } from '../../ui/empty.tsx';
+import { counted, countInWords } from '../../ui/figures.ts';
 import { Panes } from '../../ui/panes.tsx';
 import { TabPanel, TabRow, TabSet } from '../../ui/tabs.tsx';
 import { useMedia } from '../../ui/use-media.ts';
@@ -32,12 +33,12 @@ import { COLUMNS, type ColumnKey } from './phrase-columns.tsx';
 import { PhraseFilters, savedViews } from './phrase-filters.tsx';
 import { PhraseTable } from './phrase-table.tsx';
 import { QuestionsTab } from './questions-tab.tsx';
-import { RoomNav } from './room-nav.tsx';
+import { RoomHeader } from './room-header.tsx';
 import { SearchBar } from './search-bar.tsx';
 import { seedsOf } from './seeds.ts';
 import { SelectionBar } from './selection-bar.tsx';
 import { copyKeywords, csvTaken, phrasesTaken, type Taken } from './taken-phrases.ts';
-import { useDeskView, useLines, usePoints, useRegions, useToldOfSite } from './use-desk.ts';
+import { useDeskView, useLines, usePoints, useRegions, useSiteRefreshes } from './use-desk.ts';
 import { useMarket } from './use-market.ts';
 import { VolumeChart } from './volume-chart.tsx';
 
@@ -94,16 +95,16 @@ function Desk({ site }: { site: SiteRow }) {
     return names;
   }, [lists]);
   const asked: DeskWish = { seeds, region, wish, listed: wish.onNoList ? listed : NONE };
-  const told = useToldOfSite(site);
-  const { view, problem } = useDeskView(site.id, asked, `${stamp} ${told}`);
+  const refreshes = useSiteRefreshes(site);
+  const { view, problem } = useDeskView(site.id, asked, `${stamp} ${refreshes}`);
   const { lineAt, show } = useLines(site.id, view);
   const seedDetail = useDetail(
     site.id,
     seeds.length === 1 ? seeds[0] : null,
     region,
-    `${stamp} ${search.at} ${told}`,
+    `${stamp} ${search.at} ${refreshes}`,
   );
-  const detail = useDetail(site.id, opened, region, `${stamp} ${told}`);
+  const detail = useDetail(site.id, opened, region, `${stamp} ${refreshes}`);
   const regions = useRegions(site.id, region, stamp);
   const points = usePoints(site.id, charted ? view : null);
 
@@ -129,14 +130,12 @@ function Desk({ site }: { site: SiteRow }) {
     useMedia('(max-width: 1150px)') && (charted || detail) ? LEFT_OUT : NOTHING;
   return (
     <main className="flex h-full flex-col">
-      <header className="flex flex-wrap items-center gap-x-5 gap-y-2 px-6 pt-5 pb-3">
-        <h1 className="font-serif text-[26px] font-semibold">Keywords</h1>
-        <RoomNav />
-        <Button className="ml-auto" onClick={() => go({ show: 'figures' })}>
+      <RoomHeader line={false}>
+        <Button onClick={() => go({ show: 'figures' })}>
           <FileUp size={15} aria-hidden />
           Bring figures
         </Button>
-      </header>
+      </RoomHeader>
       <SearchBar
         key={typed}
         typed={typed}
@@ -232,8 +231,8 @@ function Desk({ site }: { site: SiteRow }) {
                   <Waiting className="mx-6 my-3 flex-1" />
                 ) : tab === 'phrases' ? (
                   view.rows.length === 0 ? (
-                    <p className="px-6 py-10 text-center text-soft">
-                      None of {many(view.all, 'phrase')} passes these filters.{' '}
+                    <None>
+                      None of {counted(view.all, 'phrase')} passes these filters.{' '}
                       <Button
                         look="word"
                         onClick={() =>
@@ -242,7 +241,7 @@ function Desk({ site }: { site: SiteRow }) {
                       >
                         Take the filters off
                       </Button>
-                    </p>
+                    </None>
                   ) : (
                     <div className="flex min-h-0 flex-1 px-4 pb-2">
                       <PhraseTable

@@ -10,8 +10,10 @@ import { addPost } from '../../data/posts.ts';
 import type { ListRow } from '../../data/research-rows.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
+import { AddForm } from '../../ui/add-form.tsx';
 import { Button } from '../../ui/button.tsx';
-import { countInWords, figureInWords, many } from '../../ui/figures.ts';
+import { counted, countInWords, figureInWords } from '../../ui/figures.ts';
+import { IconButton } from '../../ui/icon-button.tsx';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
 import { isEnter } from '../../ui/keys.ts';
 import { WordLink } from '../../ui/word-link.tsx';
@@ -38,7 +40,6 @@ export function ListInHand({
   const navigate = useNavigate();
   const [name, setName] = useState(list.name);
   const [notes, setNotes] = useState(list.notes);
-  const [adding, setAdding] = useState('');
   const post = posts.find(({ id }) => id === list.postId);
   const own = holderOfList(list);
   // A list and the post that was begun from it hold the same phrases on purpose.
@@ -93,7 +94,7 @@ export function ListInHand({
         </Button>
       </div>
       <p className="mb-3 text-soft">
-        {many(list.phrases.length, 'phrase')} · {countInWords(volumeOf(list, figures))} searches a month ·{' '}
+        {counted(list.phrases.length, 'phrase')} · {countInWords(volumeOf(list, figures))} searches a month ·{' '}
         {list.region}
       </p>
       <div className="grid grid-cols-[minmax(0,1fr)_290px] gap-8 max-[1150px]:grid-cols-1">
@@ -138,9 +139,11 @@ export function ListInHand({
                     </td>
                     <td className="pl-4 max-[760px]:hidden">{line ? INTENT_NAMES[line.intent] : '–'}</td>
                     <td>
-                      <button
-                        type="button"
-                        aria-label={`Take ${phrase} off the list`}
+                      <IconButton
+                        name={`Take ${phrase} off the list`}
+                        icon={X}
+                        size={14}
+                        look="grave"
                         onClick={() => {
                           attempt(
                             undoable(`"${phrase}" is off the list`, ({ phrases, primary }) => {
@@ -152,41 +155,24 @@ export function ListInHand({
                             }),
                           );
                         }}
-                        className="text-soft hover:text-rust"
-                      >
-                        <X size={14} aria-hidden />
-                      </button>
+                      />
                     </td>
                   </tr>
                 );
               })}
             </tbody>
           </table>
-          <form
-            className="mt-3 flex gap-2"
-            onSubmit={(event) => {
-              event.preventDefault();
-              const added = readPhraseList(adding);
-              setAdding('');
+          <AddForm
+            label="Add phrases"
+            placeholder="Add phrases, parted by commas"
+            className="mt-3"
+            onAdd={(text) =>
               put(({ phrases: known, primary }) => {
-                const phrases = withPhrases(known, added);
+                const phrases = withPhrases(known, readPhraseList(text));
                 return { phrases, primary: primary || (phrases[0] ?? '') };
-              });
-            }}
-          >
-            <label className="flex-1">
-              <span className="sr-only">Add phrases</span>
-              <input
-                value={adding}
-                onChange={(event) => setAdding(event.target.value)}
-                placeholder="Add phrases, parted by commas"
-                className="w-full rounded-md border px-2.5 py-1.5"
-              />
-            </label>
-            <Button type="submit" disabled={!adding.trim()}>
-              Add
-            </Button>
-          </form>
+              })
+            }
+          />
           <label className="mt-5 block">
             <span className="mb-1 block font-semibold">Notes</span>
             <textarea
@@ -222,7 +208,7 @@ export function ListInHand({
                 </p>
                 <details>
                   <summary className="cursor-pointer text-marram">
-                    {many(shared.length, 'shared phrase')}
+                    {counted(shared.length, 'shared phrase')}
                   </summary>
                   <ul className="mt-1 text-soft">
                     {shared.map(({ phrase, other, how }) => (

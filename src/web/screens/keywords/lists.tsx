@@ -12,14 +12,14 @@ import { currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { Empty } from '../../ui/empty.tsx';
-import { countInWords, many } from '../../ui/figures.ts';
+import { counted, countInWords } from '../../ui/figures.ts';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
 import { WordLink } from '../../ui/word-link.tsx';
 import { useFigures, volumeOf } from './list-figures.ts';
 import { ListInHand } from './list-in-hand.tsx';
 import { OverlapMatrix } from './overlap-matrix.tsx';
-import { RoomNav } from './room-nav.tsx';
+import { RoomHeader } from './room-header.tsx';
 
 const now = () => new Date().toISOString();
 
@@ -65,24 +65,20 @@ function ListDesk({ site, lists, posts }: { site: SiteRow; lists: ListRow[]; pos
   };
   return (
     <main className="flex h-full flex-col">
-      <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b px-6 pt-5 pb-3">
-        <h1 className="font-serif text-[26px] font-semibold">Keywords</h1>
-        <RoomNav />
-        <div className="ml-auto flex gap-2">
-          {lists.length > 1 && (
-            <Button
-              onClick={() => setParams(showsMatrix ? {} : { show: 'overlap' })}
-              aria-pressed={showsMatrix}
-            >
-              {showsMatrix ? 'Back to the lists' : 'All overlaps'}
-            </Button>
-          )}
-          <Button look="main" onClick={() => attempt(create())}>
-            <Plus size={16} aria-hidden />
-            New list
+      <RoomHeader>
+        {lists.length > 1 && (
+          <Button
+            onClick={() => setParams(showsMatrix ? {} : { show: 'overlap' })}
+            aria-pressed={showsMatrix}
+          >
+            {showsMatrix ? 'Back to the lists' : 'All overlaps'}
           </Button>
-        </div>
-      </header>
+        )}
+        <Button look="main" onClick={() => attempt(create())}>
+          <Plus size={16} aria-hidden />
+          New list
+        </Button>
+      </RoomHeader>
       {lists.length === 0 ? (
         <Empty
           title="No lists yet"
@@ -126,7 +122,7 @@ function ListDesk({ site, lists, posts }: { site: SiteRow; lists: ListRow[]; pos
                         {each.name}
                       </span>
                       <span className="block text-[13px] text-soft">
-                        {many(each.phrases.length, 'phrase')}, {countInWords(volumeOf(each, figures))}{' '}
+                        {counted(each.phrases.length, 'phrase')}, {countInWords(volumeOf(each, figures))}{' '}
                         searches
                       </span>
                       {gravest && (

@@ -8,14 +8,14 @@ import { addPost } from '../../data/posts.ts';
 import { currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
-import { Empty } from '../../ui/empty.tsx';
-import { many } from '../../ui/figures.ts';
+import { Empty, None } from '../../ui/empty.tsx';
+import { counted } from '../../ui/figures.ts';
 import { DataGrid } from '../../ui/grid/data-grid.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
 import { researchWorker } from '../../workers/research-client.ts';
 import { nearWinColumns } from './near-win-columns.tsx';
 import { NearWinsByPage } from './near-wins-by-page.tsx';
-import { RoomNav } from './room-nav.tsx';
+import { RoomHeader } from './room-header.tsx';
 
 const ROW = 44;
 
@@ -53,18 +53,14 @@ export function NearWins() {
   };
   return (
     <main className="flex h-full flex-col">
-      <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b px-6 pt-5 pb-3">
-        <h1 className="font-serif text-[26px] font-semibold">Keywords</h1>
-        <RoomNav />
-        <div className="ml-auto flex items-center gap-2">
-          {found && (
-            <Button aria-pressed={byPage} onClick={() => setByPage(!byPage)}>
-              {byPage ? 'As one table' : 'By page'}
-            </Button>
-          )}
-          <Button onClick={() => navigate('/keywords?show=figures')}>Bring a performance export</Button>
-        </div>
-      </header>
+      <RoomHeader>
+        {found && (
+          <Button aria-pressed={byPage} onClick={() => setByPage(!byPage)}>
+            {byPage ? 'As one table' : 'By page'}
+          </Button>
+        )}
+        <Button onClick={() => navigate('/keywords?show=figures')}>Bring a performance export</Button>
+      </RoomHeader>
       {!found ? (
         <Empty
           title="No performance export yet"
@@ -78,15 +74,15 @@ export function NearWins() {
           site's search performance (query, page, clicks, impressions, position) as CSV and bring it here.
         </Empty>
       ) : found.wins.length === 0 ? (
-        <p className="px-6 py-10 text-center text-soft">
-          Of {many(found.queries, 'query row')} none stands at ranks 4 to 20 with ten impressions or more.
-        </p>
+        <None>
+          Of {counted(found.queries, 'query row')} none stands at ranks 4 to 20 with ten impressions or more.
+        </None>
       ) : (
         <>
           <p className="px-6 py-2 text-soft">
-            {many(found.wins.length, 'query', 'queries')} at ranks 4 to 20 of {many(found.queries, 'row')} in{' '}
-            {found.source.name}, {found.source.date}. Clicks to win: impressions at the better rank by the
-            click curve in House rules, less the clicks there are.
+            {counted(found.wins.length, 'query', 'queries')} at ranks 4 to 20 of{' '}
+            {counted(found.queries, 'row')} in {found.source.name}, {found.source.date}. Clicks to win:
+            impressions at the better rank by the click curve in House rules, less the clicks there are.
           </p>
           {byPage ? (
             <NearWinsByPage wins={found.wins} onWrite={(query) => attempt(write(query))} />

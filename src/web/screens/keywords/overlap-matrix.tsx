@@ -1,9 +1,10 @@
 import { useMemo } from 'react';
 import { type Holder, overlapOf, overlapsOf } from '../../../core/research/index.ts';
 import type { ListRow } from '../../data/research-rows.ts';
+import { None } from '../../ui/empty.tsx';
 
 /** So many holders stand in the matrix at most: more could not be read. */
-const MOST = 40;
+const MAX_HOLDERS = 40;
 
 /** Every list and post against every other. */
 export function OverlapMatrix({ holders, lists }: { holders: readonly Holder[]; lists: readonly ListRow[] }) {
@@ -22,12 +23,11 @@ export function OverlapMatrix({ holders, lists }: { holders: readonly Holder[]; 
         .map((holder) => ({ holder, weight: weight(holder) }))
         .filter(({ weight: total }) => total > 0)
         .sort((a, b) => b.weight - a.weight)
-        .slice(0, MOST)
+        .slice(0, MAX_HOLDERS)
         .map(({ holder }) => holder),
     };
   }, [holders, lists]);
-  if (shown.length === 0)
-    return <p className="px-6 py-10 text-center text-soft">No two lists or posts share a phrase.</p>;
+  if (shown.length === 0) return <None>No two lists or posts share a phrase.</None>;
   return (
     <div className="min-h-0 flex-1 overflow-auto px-6 py-4">
       <p className="mb-3 text-soft">

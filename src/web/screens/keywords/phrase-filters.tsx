@@ -1,7 +1,6 @@
-import { useState } from 'react';
 import { INTENTS, type KeywordWish } from '../../../core/research/index.ts';
 import type { SiteRow } from '../../data/post-rows.ts';
-import { Button } from '../../ui/button.tsx';
+import { AddForm } from '../../ui/add-form.tsx';
 import { CheckField } from '../../ui/check-field.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { ColumnChoice } from '../../ui/grid/column-choice.tsx';
@@ -167,7 +166,6 @@ function Views({
   setViews: (views: SavedView[]) => void;
   onPick: (view: SavedView) => void;
 }) {
-  const [name, setName] = useState('');
   return (
     <PanelButton label="Views" className="min-h-7.5! py-1!" panel="w-64">
       <p className="mb-2 font-semibold">Saved views</p>
@@ -195,31 +193,16 @@ function Views({
           </li>
         ))}
       </ul>
-      <form
-        className="mt-2 flex gap-1.5 border-t pt-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (!name.trim()) return;
-          setViews([
-            ...views.filter((view) => view.name !== name.trim()),
-            { name: name.trim(), wish, columns: [...columns] },
-          ]);
-          setName('');
-        }}
-      >
-        <label className="min-w-0 flex-1">
-          <span className="sr-only">Name of the view</span>
-          <input
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            placeholder="Name"
-            className={`${BOX} w-full`}
-          />
-        </label>
-        <Button type="submit" className="min-h-7.5! py-1!">
-          Keep
-        </Button>
-      </form>
+      <AddForm
+        label="Name of the view"
+        placeholder="Name"
+        action="Keep"
+        small
+        className="mt-2 border-t pt-2"
+        onAdd={(name) =>
+          setViews([...views.filter((view) => view.name !== name), { name, wish, columns: [...columns] }])
+        }
+      />
     </PanelButton>
   );
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { QUESTION_PLACES, type Question, type QuestionPlace } from '../../../core/research/index.ts';
 import { Check } from '../../ui/check-field.tsx';
+import { None } from '../../ui/empty.tsx';
 import { countInWords } from '../../ui/figures.ts';
 
 const PLACE_NAMES: Record<QuestionPlace, string> = {
@@ -23,10 +24,10 @@ export function QuestionsTab({
   const shown = questions.filter((question) => place === 'all' || question.place === place);
   if (questions.length === 0)
     return (
-      <p className="px-6 py-10 text-center text-soft">
+      <None>
         Nothing is known that people ask about this. Search for a seed, or bring phrases of your own:
         questions among them stand under Phrases, "Questions only".
-      </p>
+      </None>
     );
   return (
     <div className="min-h-0 flex-1 overflow-auto px-6 pb-4 text-[13px]">

@@ -11,7 +11,7 @@ export interface Seeds {
 }
 
 /** So many phrases are asked for at once. */
-const MOST = 20;
+const MAX_SEEDS = 20;
 
 const isAddress = (text: string) => /^(?:https?:\/\/|\/)\S+$/i.test(text);
 
@@ -33,8 +33,8 @@ export function seedsOf(
       ),
     ];
     return {
-      seeds: seeds.slice(0, MOST),
-      note: seeds.length > MOST ? `Only the first ${MOST} phrases are looked up.` : '',
+      seeds: seeds.slice(0, MAX_SEEDS),
+      note: seeds.length > MAX_SEEDS ? `Only the first ${MAX_SEEDS} phrases are looked up.` : '',
     };
   }
   const path = comparablePath(text);
@@ -54,8 +54,8 @@ export function seedsOf(
   const seeds = [keyword, ...supporting].filter((phrase) => phrase.trim());
   return seeds.length > 0
     ? {
-        seeds: seeds.slice(0, MOST),
-        note: `The target of "${title || 'Untitled'}": ${seeds.slice(0, MOST).join(', ')}.`,
+        seeds: seeds.slice(0, MAX_SEEDS),
+        note: `The target of "${title || 'Untitled'}": ${seeds.slice(0, MAX_SEEDS).join(', ')}.`,
       }
     : {
         seeds: title ? [title] : [],

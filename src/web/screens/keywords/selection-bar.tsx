@@ -3,8 +3,9 @@ import { addToList } from '../../data/lists.ts';
 import type { ListRow } from '../../data/research-rows.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
+import { AddForm } from '../../ui/add-form.tsx';
 import { Button } from '../../ui/button.tsx';
-import { many } from '../../ui/figures.ts';
+import { counted } from '../../ui/figures.ts';
 import { PanelButton } from '../../ui/panel-button.tsx';
 
 /** What can be done with selected phrases: onto a list in one stroke, or out as CSV. */
@@ -27,12 +28,11 @@ export function SelectionBar({
   onDownload: () => void;
 }) {
   const [open, setOpen] = useState(false);
-  const [name, setName] = useState('');
   const add = async (to: { id: string } | { name: string; region: string }) => {
     setOpen(false);
     const { list, added, undo } = await addToList(siteId, to, await phrases(), new Date().toISOString());
     offerUndo(
-      `${many(added, 'phrase')} added to "${list.name}"${added < count ? `; ${count - added} stood on it` : ''}`,
+      `${counted(added, 'phrase')} added to "${list.name}"${added < count ? `; ${count - added} stood on it` : ''}`,
       () => undo(),
       10_000,
     );
@@ -48,25 +48,13 @@ export function SelectionBar({
         open={open}
         onOpenChange={setOpen}
       >
-        <form
-          className="mb-2 flex gap-1.5"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (name.trim()) attempt(add({ name: name.trim(), region }));
-            setName('');
-          }}
-        >
-          <label className="min-w-0 flex-1">
-            <span className="sr-only">Name of a new list</span>
-            <input
-              value={name}
-              onChange={(event) => setName(event.target.value)}
-              placeholder="New list"
-              className="w-full rounded-md border px-2 py-1.5"
-            />
-          </label>
-          <Button type="submit">Make</Button>
-        </form>
+        <AddForm
+          label="Name of a new list"
+          placeholder="New list"
+          action="Make"
+          className="mb-2"
+          onAdd={(name) => attempt(add({ name, region }))}
+        />
         <ul className="max-h-64 overflow-auto text-[13px]" aria-label="Lists">
           {lists.map((list) => (
             <li key={list.id} className="border-t">

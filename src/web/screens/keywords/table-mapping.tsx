@@ -14,11 +14,11 @@ import { Button } from '../../ui/button.tsx';
 import { CheckField } from '../../ui/check-field.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Field } from '../../ui/field.tsx';
-import { many } from '../../ui/figures.ts';
+import { counted } from '../../ui/figures.ts';
 import { useZone } from '../../ui/zone.ts';
 import type { ImportResult } from '../../workers/keyword-imports.ts';
 import { longCall } from '../../workers/long-call.ts';
-import { researchWorker, told } from '../../workers/research-client.ts';
+import { progressTo, researchWorker } from '../../workers/research-client.ts';
 
 const COLUMN_NAMES: Record<string, string> = {
   phrase: 'Phrase',
@@ -105,13 +105,13 @@ export function TableMapping({
       const result = await longCall(worker, 'writes', stop.signal, (job) => {
         token = job;
         return kind === 'performance'
-          ? worker.importPerformance(siteId, table.text, reading, job, told(setDone))
-          : worker.importTable(siteId, table.text, reading, job, told(setDone));
+          ? worker.importPerformance(siteId, table.text, reading, job, progressTo(setDone))
+          : worker.importTable(siteId, table.text, reading, job, progressTo(setDone));
       });
-      if (kind === 'performance') toast(`${many(result.taken, 'query row')} read.`);
+      if (kind === 'performance') toast(`${counted(result.taken, 'query row')} read.`);
       else
         offerUndo(
-          `${many(result.fresh, 'phrase')} added, ${many(result.merged, 'phrase')} brought up to date.`,
+          `${counted(result.fresh, 'phrase')} added, ${counted(result.merged, 'phrase')} brought up to date.`,
           () => worker.undoImport(siteId, token),
           15_000,
         );
@@ -182,7 +182,7 @@ export function TableMapping({
           <thead>
             <tr>
               {Array.from({ length: width }, (_, column) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: columns are told apart by their place alone.
+                // biome-ignore lint/suspicious/noArrayIndexKey: columns are progressTo apart by their place alone.
                 <th key={column} className="border-b p-1.5 text-left align-bottom font-normal">
                   <span className="block max-w-48 truncate text-soft">
                     {preview.header?.[column] ?? `Column ${column + 1}`}

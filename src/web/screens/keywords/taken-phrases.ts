@@ -1,7 +1,7 @@
 import { bareKeyword, type Question, writeKeywordTable } from '../../../core/research/index.ts';
 import { dayIn } from '../../../core/site/index.ts';
 import { copyText } from '../../ui/copy-text.ts';
-import { many } from '../../ui/figures.ts';
+import { counted } from '../../ui/figures.ts';
 import type { DeskView } from '../../workers/desk-lines.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 
@@ -39,7 +39,7 @@ export async function csvTaken(siteId: string, taken: Taken, region: string, zon
 export const copyKeywords = (csv: string) =>
   copyText(
     csv,
-    `${many(csv.trim().split('\n').length - 1, 'row')} copied as CSV.`,
+    `${counted(csv.trim().split('\n').length - 1, 'row')} copied as CSV.`,
     'keywords.csv',
     'text/csv',
   );

@@ -74,21 +74,21 @@ export function useLines(
 }
 
 /** Tells the worker what the site says of itself and how its house weighs; answers how often that was done. */
-export function useToldOfSite({ id, revision }: SiteRow): number {
-  const [told, setTold] = useState(0);
+export function useSiteRefreshes({ id, revision }: SiteRow): number {
+  const [refreshes, setRefreshes] = useState(0);
   // biome-ignore lint/correctness/useExhaustiveDependencies: another revision may weigh otherwise.
   useEffect(() => {
     let late = false;
     attempt(
       researchWorker()
         .then((worker) => worker.refreshSite(id))
-        .then(() => !late && setTold((count) => count + 1)),
+        .then(() => !late && setRefreshes((count) => count + 1)),
     );
     return () => {
       late = true;
     };
   }, [id, revision]);
-  return told;
+  return refreshes;
 }
 
 /** Regions that can be searched in: two that are always there, the one in hand, and those of the phrases that were imported. */

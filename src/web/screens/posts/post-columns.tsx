@@ -81,7 +81,7 @@ export function postColumns({
       id: 'score',
       name: 'Score',
       width: '172px',
-      phone: 'auto',
+      phone: '172px',
       sorts: 'descending',
       cell: ({ row, score }) => (
         <span className="flex items-center gap-3">
@@ -139,7 +139,7 @@ export function postColumns({
             name={`Delete ${nameOfLine(line)}`}
             icon={Trash2}
             size={14}
-            grave
+            look="grave"
             onClick={() => remove(line)}
             className={SHY}
           />

@@ -7,8 +7,8 @@ import { useColumns } from '../../state/use-columns.ts';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { droppedFiles } from '../../ui/dropped-files.ts';
-import { Empty } from '../../ui/empty.tsx';
-import { many } from '../../ui/figures.ts';
+import { Empty, None } from '../../ui/empty.tsx';
+import { counted } from '../../ui/figures.ts';
 import { ColumnChoice } from '../../ui/grid/column-choice.tsx';
 import { DataGrid } from '../../ui/grid/data-grid.tsx';
 import { SearchField } from '../../ui/search-field.tsx';
@@ -78,7 +78,7 @@ export function Posts() {
         <h1 className="font-serif text-[26px] font-semibold">Posts</h1>
         <p className="text-soft">
           {lines &&
-            `${shown.length === lines.length ? '' : `${shown.length} of `}${many(lines.length, 'post')}`}
+            `${shown.length === lines.length ? '' : `${shown.length} of `}${counted(lines.length, 'post')}`}
         </p>
         <div className="ml-auto flex flex-wrap items-center gap-2">
           <SearchField
@@ -162,12 +162,12 @@ export function Posts() {
             selection={{ selected, onSelect: setSelected, keyAt: (place) => shown[place].row.id }}
             onOpen={({ row }) => navigate(`/posts/${row.id}/write`)}
             none={
-              <p className="px-2 py-8 text-center text-soft">
+              <None>
                 No post matches.{' '}
                 <Button look="word" onClick={() => setWish({ ...wish, search: '', status: 'all' })}>
                   Show all
                 </Button>
-              </p>
+              </None>
             }
           />
         </div>

@@ -8,7 +8,7 @@ import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 import { dayInWords } from '../../ui/day.ts';
 import { ChoiceField } from '../../ui/field.tsx';
-import { many } from '../../ui/figures.ts';
+import { counted } from '../../ui/figures.ts';
 import { FileButton } from '../../ui/file-button.tsx';
 import { useZone } from '../../ui/zone.ts';
 import { jobsWorker } from '../../workers/jobs-client.ts';
@@ -16,8 +16,8 @@ import { jobsWorker } from '../../workers/jobs-client.ts';
 type Mode = 'merge' | 'replace';
 
 const saidOf = ({ made, posts, pictures, kept }: Restored, mode: Mode, zone: string) =>
-  `${mode === 'replace' ? 'Replaced by' : 'Merged with'} the backup of ${dayInWords(made, zone)}: ${many(posts, 'post')}, ${many(pictures, 'picture')}.${
-    kept ? ` ${many(kept, 'post')} ${kept === 1 ? 'was' : 'were'} newer here and stayed.` : ''
+  `${mode === 'replace' ? 'Replaced by' : 'Merged with'} the backup of ${dayInWords(made, zone)}: ${counted(posts, 'post')}, ${counted(pictures, 'picture')}.${
+    kept ? ` ${counted(kept, 'post')} ${kept === 1 ? 'was' : 'were'} newer here and stayed.` : ''
   }`;
 
 /** Backup: everything into one file, and back. */

@@ -1,12 +1,12 @@
-import { Plus, Trash2 } from 'lucide-react';
+import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { House } from '../../../core/site/index.ts';
 import type { SiteRow } from '../../data/post-rows.ts';
 import { changeHouse } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
+import { AddForm } from '../../ui/add-form.tsx';
 import { AudienceField, GoalField, LengthField, ToneField } from '../../ui/brief-fields.tsx';
-import { Button } from '../../ui/button.tsx';
 import { ChipsField } from '../../ui/chips-field.tsx';
 import { TextField } from '../../ui/field.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
@@ -55,7 +55,6 @@ export function BriefSection({ site }: { site: SiteRow }) {
 /** The house's own checklist: what no program can judge. */
 export function ChecklistSection({ site }: { site: SiteRow }) {
   const { checklist } = site.house;
-  const [text, setText] = useState('');
   const set = (change: (known: House['checklist']) => House['checklist']) =>
     changeHouse(site.id, (house) => ({ ...house, checklist: change(house.checklist) }));
   const remove = async (id: string) => {
@@ -82,34 +81,17 @@ export function ChecklistSection({ site }: { site: SiteRow }) {
             <IconButton
               name={`Take out point ${at + 1}`}
               icon={Trash2}
-              grave
+              look="grave"
               onClick={() => attempt(remove(item.id))}
             />
           </li>
         ))}
       </ul>
-      <form
-        className="flex gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (text.trim() === '') return;
-          const point = { id: crypto.randomUUID(), text: text.trim() };
-          attempt(set((known) => [...known, point]));
-          setText('');
-        }}
-      >
-        <input
-          aria-label="A new point"
-          value={text}
-          placeholder="For example: prices looked up this week"
-          onChange={(event) => setText(event.target.value)}
-          className="min-w-0 flex-1 rounded-md border px-2.5 py-1.5"
-        />
-        <Button type="submit">
-          <Plus size={15} aria-hidden />
-          Add
-        </Button>
-      </form>
+      <AddForm
+        label="A new point"
+        placeholder="For example: prices looked up this week"
+        onAdd={(text) => attempt(set((known) => [...known, { id: crypto.randomUUID(), text }]))}
+      />
     </section>
   );
 }

@@ -8,7 +8,7 @@ import { jobsWorker } from '../../workers/jobs-client.ts';
 
 /** Below this a change of a score is none that a reader would see. */
 const VISIBLE = 0.05;
-const MOST = 12;
+const MAX_ROWS = 12;
 /** Milliseconds after the last key from which the effect is worked out. */
 const AFTER = 300;
 
@@ -60,7 +60,7 @@ export function ProfileEffectPanel({ siteId, profile }: { siteId: string; profil
       {moved.length > 0 && (
         <table aria-label="Posts that change" className="w-full text-[13px]">
           <tbody>
-            {moved.slice(0, MOST).map(({ postId, title, before, after }) => (
+            {moved.slice(0, MAX_ROWS).map(({ postId, title, before, after }) => (
               <tr key={postId} className="border-t">
                 <td className="max-w-0 truncate py-1 pr-2" title={title}>
                   <Link to={`/posts/${postId}/write`} className="hover:text-sea hover:underline">
@@ -80,8 +80,8 @@ export function ProfileEffectPanel({ siteId, profile }: { siteId: string; profil
           </tbody>
         </table>
       )}
-      {moved.length > MOST && (
-        <p className="border-t pt-1 text-[13px] text-soft">and {moved.length - MOST} more</p>
+      {moved.length > MAX_ROWS && (
+        <p className="border-t pt-1 text-[13px] text-soft">and {moved.length - MAX_ROWS} more</p>
       )}
     </div>
   );

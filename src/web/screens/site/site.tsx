@@ -9,8 +9,8 @@ import { currentSite, removePages, restorePages } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
-import { Empty } from '../../ui/empty.tsx';
-import { many } from '../../ui/figures.ts';
+import { Empty, None } from '../../ui/empty.tsx';
+import { counted } from '../../ui/figures.ts';
 import { DataGrid } from '../../ui/grid/data-grid.tsx';
 import type { GridColumn } from '../../ui/grid/grid-column.ts';
 import { IconButton } from '../../ui/icon-button.tsx';
@@ -55,7 +55,7 @@ export function Site() {
       <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-5 pb-3">
         <h1 className="font-serif text-[26px] font-semibold">Site</h1>
         <p className="text-soft">
-          {many(pages.length, 'page')} beside {many(posts, 'post')}
+          {counted(pages.length, 'page')} beside {counted(posts, 'post')}
           {site.baseAddress ? ` on ${site.baseAddress.replace(/^https?:\/\//, '')}` : ''}
         </p>
         {pages.length > 0 && (
@@ -106,7 +106,7 @@ export function Site() {
             nameOf={({ address }) => address}
             rowHeight={ROW}
             selection={{ selected, onSelect: setSelected, keyAt: (place) => shown[place].path }}
-            none={<p className="px-2 py-8 text-center text-soft">No page matches.</p>}
+            none={<None>No page matches.</None>}
           />
         </div>
       )}
@@ -147,7 +147,7 @@ const pageColumns = (remove: (row: PageRow) => void): GridColumn<PageRow>[] => [
         name={`Take out ${row.address}`}
         icon={Trash2}
         size={14}
-        grave
+        look="grave"
         onClick={() => remove(row)}
         className="opacity-0 group-hover:opacity-100 focus-visible:opacity-100 pointer-coarse:opacity-100"
       />

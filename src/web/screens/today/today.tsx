@@ -11,7 +11,7 @@ import { currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { dayInWords } from '../../ui/day.ts';
 import { ToWin } from '../../ui/earned.tsx';
-import { countInWords, figureInWords, many } from '../../ui/figures.ts';
+import { counted, countInWords, figureInWords } from '../../ui/figures.ts';
 import { Ridge } from '../../ui/ridge.tsx';
 import { SeasonBars } from '../../ui/season-bars.tsx';
 import { STATUS_NAMES } from '../../ui/status-names.ts';
@@ -21,7 +21,7 @@ import type { KeywordLine } from '../../workers/desk-lines.ts';
 import { researchWorker } from '../../workers/research-client.ts';
 
 const LINK = 'font-semibold text-marram underline decoration-marram/40 underline-offset-4';
-const MOST = 6;
+const MAX_LINES = 6;
 
 /** Today: what is worth doing now, and why now. */
 export function Today() {
@@ -58,7 +58,7 @@ export function Today() {
           more={{ to: '/posts', name: 'All posts' }}
           shown={inHand.length}
         >
-          {inHand.slice(0, MOST).map(({ id, fields, changed }) => {
+          {inHand.slice(0, MAX_LINES).map(({ id, fields, changed }) => {
             const score = scores.get(id);
             return (
               <li key={id} className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-t py-2">
@@ -90,7 +90,7 @@ export function Today() {
           more={{ to: '/ideas', name: 'All ideas' }}
           shown={kept.length}
         >
-          {kept.slice(0, MOST).map(({ id, title, line, opportunity }) => (
+          {kept.slice(0, MAX_LINES).map(({ id, title, line, opportunity }) => (
             <li key={id} className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-t py-2">
               <div className="min-w-0">
                 <Link to="/ideas" className={`${LINK} block truncate`}>
@@ -130,7 +130,7 @@ function Part({
         <span className="font-serif text-lg font-semibold">{title}</span>
         {shown > 0 && (
           <Link to={more.to} className="text-[13px] text-marram hover:underline">
-            {shown > MOST ? `${more.name}, ${shown}` : more.name}
+            {shown > MAX_LINES ? `${more.name}, ${shown}` : more.name}
           </Link>
         )}
       </h2>
@@ -157,7 +157,7 @@ function Seasons({ site, posts }: { site: SiteRow; posts: readonly PostRow[] }) 
     let late = false;
     attempt(
       researchWorker()
-        .then((worker) => worker.seasonsSoon(site.id, region, MOST))
+        .then((worker) => worker.seasonsSoon(site.id, region, MAX_LINES))
         .then((found) => !late && setSoon(found)),
     );
     return () => {
@@ -195,7 +195,7 @@ function Seasons({ site, posts }: { site: SiteRow; posts: readonly PostRow[] }) 
                 {line.keyword.phrase}
               </Link>
               <p className="truncate text-[13px] text-soft">
-                {weeks === 0 ? 'within days' : `in ${many(weeks, 'week')}`}, most in {MONTH_NAMES[peak]},{' '}
+                {weeks === 0 ? 'within days' : `in ${counted(weeks, 'week')}`}, most in {MONTH_NAMES[peak]},{' '}
                 {countInWords(line.keyword.volume)} searches a month, opportunity{' '}
                 {figureInWords(line.opportunity)}.{' '}
                 {post ? (
@@ -236,7 +236,7 @@ function Near({ site }: { site: SiteRow }) {
       more={{ to: '/keywords/near-wins', name: 'Near wins' }}
       shown={wins.length}
     >
-      {wins.slice(0, MOST).map(({ row, page, gain }) => (
+      {wins.slice(0, MAX_LINES).map(({ row, page, gain }) => (
         <li
           key={`${row.query} ${row.page}`}
           className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-t py-2"

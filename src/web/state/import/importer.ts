@@ -8,7 +8,7 @@ import type { SiteRow } from '../../data/post-rows.ts';
 import { postsOf } from '../../data/posts.ts';
 import { addPages, changeSite, pagesOf, removePages, restorePages } from '../../data/sites.ts';
 import { storageProblem } from '../../data/storage.ts';
-import { many } from '../../ui/figures.ts';
+import { counted } from '../../ui/figures.ts';
 import { ReadingClient } from '../../workers/reading-client.ts';
 import { store } from '../store.ts';
 import { type AccountLine, importEnded, importMoved, importStarted, TAKEN_BACK_BUT } from './import-run.ts';
@@ -22,7 +22,7 @@ class ImportRun {
   private readonly undos: RowBack[] = [];
   private readonly reading = new AbortController();
   private waiting: AccountLine[] = [];
-  private told = 0;
+  private lastShown = 0;
   private stopped = false;
   private done = 0;
   private total = 0;
@@ -148,7 +148,7 @@ class ImportRun {
         finder,
       );
       if (undo) this.undos.push(undo);
-      const came = pictures ? `, with ${many(pictures, 'picture')}` : '';
+      const came = pictures ? `, with ${counted(pictures, 'picture')}` : '';
       const said = {
         new: `"${title}" is a new post (${kind}${came}).`,
         replaced: `"${title}" took the place of the post with its address (${kind}${came}); the old text is kept under Versions.`,
@@ -156,7 +156,7 @@ class ImportRun {
       }[outcome];
       const missing = elsewhere
         ? [
-            `${many(elsewhere, 'picture')} did not come along; ${elsewhere === 1 ? 'its place in the text says' : 'their places in the text say'} so.`,
+            `${counted(elsewhere, 'picture')} did not come along; ${elsewhere === 1 ? 'its place in the text says' : 'their places in the text say'} so.`,
           ]
         : [];
       this.account(file.path, outcome, said, [...(posts.length === 1 ? notes : []), ...missing], id);
@@ -196,10 +196,10 @@ class ImportRun {
     this.account(
       path,
       'pages',
-      `${many(added.length, 'page')} of the site ${added.length === 1 ? 'is' : 'are'} known now${known > 0 ? `; ${known.toLocaleString('en')} were known before` : ''}.`,
+      `${counted(added.length, 'page')} of the site ${added.length === 1 ? 'is' : 'are'} known now${known > 0 ? `; ${known.toLocaleString('en')} were known before` : ''}.`,
       [
         ...notes,
-        ...(elsewhere ? [`${many(elsewhere, 'address', 'addresses')} of another host left out.`] : []),
+        ...(elsewhere ? [`${counted(elsewhere, 'address', 'addresses')} of another host left out.`] : []),
         ...(first && added.length ? ['From now on links to other addresses of the site count as dead.'] : []),
       ],
     );
@@ -216,8 +216,8 @@ class ImportRun {
   }
 
   private tell(current: string, at = false): void {
-    if (!at && Date.now() - this.told < TELL_EVERY) return;
-    this.told = Date.now();
+    if (!at && Date.now() - this.lastShown < TELL_EVERY) return;
+    this.lastShown = Date.now();
     store.dispatch(importMoved({ done: this.done, total: this.total, current, lines: this.waiting }));
     this.waiting = [];
   }

@@ -57,16 +57,16 @@ function lockManager() {
 
 const open: PostPresence[] = [];
 function tab() {
-  const told: string[] = [];
+  const calls: string[] = [];
   const presence = new PostPresence('p', {
-    lead: () => told.push('lead'),
-    follow: () => told.push('follow'),
+    lead: () => calls.push('lead'),
+    follow: () => calls.push('follow'),
     yield: async () => {
-      told.push('save');
+      calls.push('save');
     },
   });
   open.push(presence);
-  return { presence, told };
+  return { presence, calls };
 }
 
 beforeAll(() => {
@@ -80,33 +80,33 @@ afterEach(() => {
 describe('tabs that have one post open', () => {
   it('the first writes, the next follows and writes when the first goes', async () => {
     const first = tab();
-    await until(() => first.told.includes('lead'));
+    await until(() => first.calls.includes('lead'));
     const second = tab();
-    await until(() => second.told.includes('follow'));
+    await until(() => second.calls.includes('follow'));
     first.presence.close();
-    await until(() => second.told.at(-1) === 'lead');
+    await until(() => second.calls.at(-1) === 'lead');
   });
   it('one takes over: the writer saves first, and follows', async () => {
     const first = tab();
-    await until(() => first.told.includes('lead'));
+    await until(() => first.calls.includes('lead'));
     const second = tab();
-    await until(() => second.told.includes('follow'));
+    await until(() => second.calls.includes('follow'));
     await second.presence.takeOver();
-    await until(() => second.told.at(-1) === 'lead');
-    await until(() => first.told.at(-1) === 'follow');
-    expect(first.told.indexOf('save')).toBeGreaterThan(0);
+    await until(() => second.calls.at(-1) === 'lead');
+    await until(() => first.calls.at(-1) === 'follow');
+    expect(first.calls.indexOf('save')).toBeGreaterThan(0);
   });
   it('one that takes over from a tab that has just closed writes, and is not left reading', async () => {
     const first = tab();
-    await until(() => first.told.includes('lead'));
+    await until(() => first.calls.includes('lead'));
     const second = tab();
-    await until(() => second.told.includes('follow'));
+    await until(() => second.calls.includes('follow'));
     const taking = second.presence.takeOver();
     first.presence.close();
     await taking;
-    await until(() => second.told.at(-1) === 'lead');
+    await until(() => second.calls.at(-1) === 'lead');
     // Nothing turns it back into a reader afterwards.
     await new Promise((done) => setTimeout(done, 30));
-    expect(second.told.at(-1)).toBe('lead');
+    expect(second.calls.at(-1)).toBe('lead');
   });
 });

@@ -40,7 +40,9 @@ export class PostPresence {
     }
     this.channel = new BroadcastChannel(this.name);
     this.channel.onmessage = ({ data }: MessageEvent<Message>) => {
-      this.heard(data).catch((error: unknown) => console.error('A message of another tab failed:', error));
+      this.onMessage(data).catch((error: unknown) =>
+        console.error('A message of another tab failed:', error),
+      );
     };
     void this.request({ ifAvailable: true });
   }
@@ -49,12 +51,12 @@ export class PostPresence {
   async takeOver(): Promise<void> {
     if (!this.channel || this.release) return;
     const free = new Promise<void>((done) => {
-      const heard = ({ data }: MessageEvent<Message>) => {
+      const onAnswer = ({ data }: MessageEvent<Message>) => {
         if (data.kind !== 'free') return;
-        this.channel?.removeEventListener('message', heard);
+        this.channel?.removeEventListener('message', onAnswer);
         done();
       };
-      this.channel?.addEventListener('message', heard);
+      this.channel?.addEventListener('message', onAnswer);
       setTimeout(done, PATIENCE);
     });
     this.say('wanted');
@@ -76,7 +78,7 @@ export class PostPresence {
     this.channel?.postMessage({ kind, from: this.self } satisfies Message);
   }
 
-  private async heard({ kind }: Message): Promise<void> {
+  private async onMessage({ kind }: Message): Promise<void> {
     if (kind !== 'wanted' || !this.release) return;
     // Nothing may be typed between this save and the other tab's first.
     this.listener.follow();

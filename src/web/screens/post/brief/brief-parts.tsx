@@ -21,7 +21,7 @@ import { Button } from '../../../ui/button.tsx';
 import { Check } from '../../../ui/check-field.tsx';
 import { ChipsField } from '../../../ui/chips-field.tsx';
 import { TextField } from '../../../ui/field.tsx';
-import { countInWords, many } from '../../../ui/figures.ts';
+import { counted, countInWords } from '../../../ui/figures.ts';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import { usePost } from '../frame/post-context.ts';
 import { LinkChooser } from './link-chooser.tsx';
@@ -95,7 +95,7 @@ export function BriefParts({
       <p className="text-soft">
         {brief.outline.length === 0
           ? 'No headings are planned. '
-          : `${many(brief.outline.length, 'heading')}. `}
+          : `${counted(brief.outline.length, 'heading')}. `}
         <Link to="../outline" relative="path" className={word}>
           To the outline
         </Link>
@@ -110,7 +110,7 @@ export function BriefParts({
     ),
     terms: (
       <p className="text-soft">
-        {terms === 0 ? 'No terms are known. ' : `${many(terms, 'term')} with their uses. `}
+        {terms === 0 ? 'No terms are known. ' : `${counted(terms, 'term')} with their uses. `}
         <Link to="../study" relative="path" className={word}>
           {terms === 0 ? 'Study the result pages' : 'Pin, drop and add them on Study'}
         </Link>

@@ -12,7 +12,7 @@ import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
-import { many } from '../../../ui/figures.ts';
+import { counted } from '../../../ui/figures.ts';
 import { usePost } from '../frame/post-context.ts';
 import { GenerationHistory } from './generation-history.tsx';
 
@@ -36,7 +36,7 @@ export function ComesBack({ instructions }: { instructions: string }) {
       ...(named === null ? {} : { fields: { title: named } }),
     });
     offerUndo(
-      `${many(draft.blocks.length, 'block')} put into the post, marked until you edit them.`,
+      `${counted(draft.blocks.length, 'block')} put into the post, marked until you edit them.`,
       takeBack,
     );
   };

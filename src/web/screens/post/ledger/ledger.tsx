@@ -16,6 +16,13 @@ export function Ledger({
     <section aria-label="Ledger" className={narrow ? 'min-w-0 flex-1 px-4 pt-3 pb-10' : ''}>
       <h2 className={narrow ? 'sr-only' : 'mb-2 font-serif text-xl font-semibold'}>Ledger</h2>
       <table className={`w-full border-collapse text-[13px] ${narrow ? 'table-fixed' : ''}`}>
+        {narrow && (
+          <colgroup>
+            <col className="w-6" />
+            <col />
+            <col className="w-16" />
+          </colgroup>
+        )}
         <thead className={narrow ? 'sr-only' : 'text-left text-soft'}>
           <tr className="border-b">
             <th className="w-6 py-1.5 font-normal">

@@ -3,7 +3,7 @@ import type { Gap } from '../../../../core/outline/index.ts';
 import { Button } from '../../../ui/button.tsx';
 import { CheckField } from '../../../ui/check-field.tsx';
 import { Earned } from '../../../ui/earned.tsx';
-import { many } from '../../../ui/figures.ts';
+import { counted } from '../../../ui/figures.ts';
 import type { PlanView } from '../../../workers/plan.ts';
 
 /** Gaps that so many pages fill are chosen from the start. */
@@ -120,7 +120,7 @@ export function GapsPanel({
               disabled={chosen.length === 0}
               onClick={() => onMerge(chosen)}
             >
-              Merge {many(chosen.length, 'gap')}
+              Merge {counted(chosen.length, 'gap')}
             </Button>
           </>
         )}
@@ -152,7 +152,7 @@ export function GapsPanel({
           >
             {faq.length === 0
               ? 'Put at the end as an FAQ'
-              : `Put ${many(faq.length, 'question')} at the end as an FAQ`}
+              : `Put ${counted(faq.length, 'question')} at the end as an FAQ`}
           </Button>
         </section>
       )}

@@ -2,7 +2,7 @@ import { ArrowDown, ArrowUp, IndentDecrease, IndentIncrease, Trash2 } from 'luci
 import type { OutlineItem } from '../../../../core/outline/index.ts';
 import { DraggableRow } from '../../../ui/draggable-row.tsx';
 import { countInWords } from '../../../ui/figures.ts';
-import { Hint } from '../../../ui/hint.tsx';
+import { IconButton } from '../../../ui/icon-button.tsx';
 
 /** Pixels by which a level is set in; so far to the side, a drag nests or lifts. */
 export const INDENT = 32;
@@ -83,16 +83,14 @@ export function OutlineRow({
       )}
       <div className="flex shrink-0 gap-0.5 pt-1 text-soft">
         {TOOLS.map(([move, name, keys, Icon]) => (
-          <Hint key={move} text={keys ? `${name} (${keys})` : name}>
-            <button
-              type="button"
-              aria-label={name}
-              onClick={() => onMove(move)}
-              className="rounded p-1 hover:bg-paper hover:text-ink"
-            >
-              <Icon size={15} aria-hidden />
-            </button>
-          </Hint>
+          <IconButton
+            key={move}
+            name={name}
+            icon={Icon}
+            hint={keys ? `${name} (${keys})` : name}
+            onClick={() => onMove(move)}
+            className="hover:bg-paper"
+          />
         ))}
       </div>
     </DraggableRow>

@@ -1,6 +1,6 @@
 import type { Planned } from '../../../../core/outline/index.ts';
 import { attempt } from '../../../state/attempt.ts';
-import { many } from '../../../ui/figures.ts';
+import { counted } from '../../../ui/figures.ts';
 import { TabPanel, TabRow, TabSet } from '../../../ui/tabs.tsx';
 import { Waiting } from '../../../ui/waiting.tsx';
 import { WordLink } from '../../../ui/word-link.tsx';
@@ -46,7 +46,7 @@ export function OutlineSide({
       (fresh) =>
         fresh === 0
           ? 'Everything of it is in the outline already.'
-          : `${many(fresh, 'heading')} added${fresh < items.length ? `; ${items.length - fresh} were there already` : ''}.`,
+          : `${counted(fresh, 'heading')} added${fresh < items.length ? `; ${items.length - fresh} were there already` : ''}.`,
     );
   const names: Record<Side, { name: string; count?: number | undefined }> = {
     gaps: { name: 'Gaps', count: plan?.gaps.length },
@@ -81,7 +81,7 @@ export function OutlineSide({
                     attempt(
                       worked(
                         (desk, from) => desk.merge(from, gaps),
-                        (fresh) => `${many(fresh, 'gap')} placed.`,
+                        (fresh) => `${counted(fresh, 'gap')} placed.`,
                       ),
                     )
                   }
@@ -89,7 +89,7 @@ export function OutlineSide({
                     attempt(
                       worked(
                         (desk, from) => desk.faq(from, questions),
-                        () => `${many(questions.length, 'question')} at the end now.`,
+                        () => `${counted(questions.length, 'question')} at the end now.`,
                       ),
                     )
                   }
@@ -110,7 +110,7 @@ export function OutlineSide({
                 onReplace={(items) =>
                   setUndoable(
                     items.map((item) => ({ ...item, id: crypto.randomUUID() })),
-                    `${many(items.length, 'heading')} in the outline now.`,
+                    `${counted(items.length, 'heading')} in the outline now.`,
                   )
                 }
                 onCombine={(items) => attempt(combine(items))}

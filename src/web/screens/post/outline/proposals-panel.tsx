@@ -14,7 +14,7 @@ import { generationsOf, keepGenerations } from '../../../data/briefs.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { Button } from '../../../ui/button.tsx';
 import { CheckField } from '../../../ui/check-field.tsx';
-import { many } from '../../../ui/figures.ts';
+import { counted } from '../../../ui/figures.ts';
 import type { PlanWish } from '../../../workers/plan.ts';
 import { studyWorker } from '../../../workers/study-client.ts';
 import { GenerationHistory } from '../brief/generation-history.tsx';
@@ -31,7 +31,7 @@ const groundsInWords = ({ grounds }: ProposedItem): string =>
   grounds
     .map(({ kind, text, pages }) =>
       kind === 'topic'
-        ? `"${text}" on ${many(pages.length, 'page')}`
+        ? `"${text}" on ${counted(pages.length, 'page')}`
         : `${GROUNDS[kind]}${kind === 'point' ? '' : `: ${text}`}`,
     )
     .join('; ');
@@ -128,7 +128,7 @@ export function ProposalsPanel({
             setChosen(new Set());
           }}
         >
-          Combine {chosen.size > 0 ? many(chosen.size, 'branch', 'branches') : 'chosen branches'}
+          Combine {chosen.size > 0 ? counted(chosen.size, 'branch', 'branches') : 'chosen branches'}
         </Button>
       </div>
       {proposals.length === 0 && (

@@ -5,7 +5,8 @@ import type { Study } from '../../../../core/study/index.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Check } from '../../../ui/check-field.tsx';
 import { DraggableItem } from '../../../ui/draggable-row.tsx';
-import { many } from '../../../ui/figures.ts';
+import { counted } from '../../../ui/figures.ts';
+import { IconButton } from '../../../ui/icon-button.tsx';
 
 /** Something that can be pulled into a plan. */
 export interface TrayItem {
@@ -25,7 +26,7 @@ const NAMES: Record<Kind, string> = {
   headings: 'Headings',
   figures: 'Figures',
 };
-const MOST = 80;
+const MAX_ITEMS = 80;
 
 /** What a study offers to a plan, by kind. */
 export function trayItems(study: Study): Record<Kind, TrayItem[]> {
@@ -45,7 +46,7 @@ export function trayItems(study: Study): Record<Kind, TrayItem[]> {
         'topics',
         at,
         name,
-        `From the study: ${many(pages.length, 'page')} ${pages.length === 1 ? 'has' : 'have'} it`,
+        `From the study: ${counted(pages.length, 'page')} ${pages.length === 1 ? 'has' : 'have'} it`,
         `${Math.round(share * 100)} %`,
       ),
     ),
@@ -54,12 +55,12 @@ export function trayItems(study: Study): Record<Kind, TrayItem[]> {
         'questions',
         at,
         asQuestion(text),
-        `From a question: ${pages.length === 0 ? 'no page answers it' : `${many(pages.length, 'page')} answer it`}`,
+        `From a question: ${pages.length === 0 ? 'no page answers it' : `${counted(pages.length, 'page')} answer it`}`,
         volume === null ? '' : `${volume} searches`,
       ),
     ),
     headings: [...headings]
-      .slice(0, MOST)
+      .slice(0, MAX_ITEMS)
       .map(([text, publishers], at) =>
         item(
           'headings',
@@ -70,7 +71,7 @@ export function trayItems(study: Study): Record<Kind, TrayItem[]> {
         ),
       ),
     figures: study.statements
-      .slice(0, MOST)
+      .slice(0, MAX_ITEMS)
       .map(({ text, about, publisher, address }, at) =>
         item('figures', at, about, `${text}\nFrom a page: ${publisher}, ${address}`, text),
       ),
@@ -144,15 +145,13 @@ export function Tray({
               {kind === 'figures' ? item.said : item.text}
               <span className="block text-soft">{kind === 'figures' ? `for "${item.text}"` : item.said}</span>
             </span>
-            <button
-              type="button"
-              aria-label={`Place ${item.text}`}
-              title="Place it below the heading in hand, or at the end"
+            <IconButton
+              name={`Place ${item.text}`}
+              icon={Plus}
+              hint="Place it below the heading in hand, or at the end"
               onClick={() => place([item])}
-              className="shrink-0 rounded p-0.5 text-marram hover:bg-sand/40"
-            >
-              <Plus size={15} aria-hidden />
-            </button>
+              className="shrink-0 text-marram!"
+            />
           </DraggableItem>
         ))}
       </ul>

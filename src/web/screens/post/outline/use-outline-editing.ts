@@ -19,7 +19,7 @@ import {
 import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { offerUndo } from '../../../state/undo.ts';
-import { many } from '../../../ui/figures.ts';
+import { counted } from '../../../ui/figures.ts';
 import { isEnter } from '../../../ui/keys.ts';
 import { studyWorker } from '../../../workers/study-client.ts';
 import { usePost } from '../frame/post-context.ts';
@@ -68,7 +68,7 @@ export function useOutlineEditing(
       next = next.toSpliced(to, 0, made);
       at = at < 0 ? -1 : to;
     }
-    setUndoable(next, `${many(items.length, 'item')} placed.`);
+    setUndoable(next, `${counted(items.length, 'item')} placed.`);
   };
   const drop = ({ active, over, delta }: DragEndEvent) => {
     if (!over || active.id === over.id) {
@@ -101,7 +101,7 @@ export function useOutlineEditing(
       return;
     }
     const takeBack = session.change({ draft });
-    const said = [added ? `${many(added, 'heading')} added` : '', renamed ? `${renamed} changed` : '']
+    const said = [added ? `${counted(added, 'heading')} added` : '', renamed ? `${renamed} changed` : '']
       .filter(Boolean)
       .join(', ');
     offerUndo(`${said}. Your text was not touched.`, takeBack);
@@ -121,7 +121,7 @@ export function useOutlineEditing(
       toast('The draft has no headings yet.');
       return;
     }
-    setUndoable(next, `${many(next.length, 'heading')} in the outline now.`);
+    setUndoable(next, `${counted(next.length, 'heading')} in the outline now.`);
   };
   const moves = (at: number): Record<Exclude<RowMove, 'remove'>, () => Outline> => ({
     up: () => moveItem(outline, at, -1),

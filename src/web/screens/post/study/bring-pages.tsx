@@ -5,7 +5,7 @@ import { attempt } from '../../../state/attempt.ts';
 import { Button } from '../../../ui/button.tsx';
 import { chosenFiles, droppedFiles, type PathFile } from '../../../ui/dropped-files.ts';
 import { TextField } from '../../../ui/field.tsx';
-import { many } from '../../../ui/figures.ts';
+import { counted } from '../../../ui/figures.ts';
 import { FileButton } from '../../../ui/file-button.tsx';
 import { studyWorker } from '../../../workers/study-client.ts';
 
@@ -145,6 +145,6 @@ function pasted(text: string, address: string): BroughtPage {
     title: first.replace(/^#+\s*/, '').slice(0, 160),
     format: 'markdown',
     text: `# ${first.replace(/^#+\s*/, '')}\n\n${rest.join('\n')}`,
-    problem: words < 20 ? `Only ${many(words, 'word')}: paste the whole text of the page.` : '',
+    problem: words < 20 ? `Only ${counted(words, 'word')}: paste the whole text of the page.` : '',
   };
 }

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import type { StudyChange } from '../../../../core/study/index.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { dayInWords } from '../../../ui/day.ts';
-import { many } from '../../../ui/figures.ts';
+import { counted } from '../../../ui/figures.ts';
 import { useZone } from '../../../ui/zone.ts';
 import { studyWorker } from '../../../workers/study-client.ts';
 
@@ -40,12 +40,12 @@ export function ChangePanel({ studyId, stamp }: { studyId: string; stamp: string
         <ul>
           {pagesIn.length > 0 && (
             <li>
-              {many(pagesIn.length, 'page')} in: {named(pagesIn)}
+              {counted(pagesIn.length, 'page')} in: {named(pagesIn)}
             </li>
           )}
           {pagesOut.length > 0 && (
             <li>
-              {many(pagesOut.length, 'page')} out: {named(pagesOut)}
+              {counted(pagesOut.length, 'page')} out: {named(pagesOut)}
             </li>
           )}
           {termsIn.length > 0 && <li>New terms: {named(termsIn.map(({ form }) => form))}</li>}

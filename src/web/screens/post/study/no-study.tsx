@@ -1,7 +1,7 @@
 import type { StudyRow } from '../../../data/study-rows.ts';
 import { Button } from '../../../ui/button.tsx';
 import { dayInWords } from '../../../ui/day.ts';
-import { many } from '../../../ui/figures.ts';
+import { counted } from '../../../ui/figures.ts';
 import { WordLink } from '../../../ui/word-link.tsx';
 import { useZone } from '../../../ui/zone.ts';
 
@@ -57,8 +57,8 @@ export function NoStudy({
                 <span className="min-w-0 flex-1">
                   {query}{' '}
                   <span className="text-soft">
-                    {region}, {many(pages.length, 'page')}, {dayInWords(made, zone)},{' '}
-                    {many(posts.length, 'post')}
+                    {region}, {counted(pages.length, 'page')}, {dayInWords(made, zone)},{' '}
+                    {counted(posts.length, 'post')}
                   </span>
                 </span>
                 <Button look="word" onClick={() => onShare(id)}>

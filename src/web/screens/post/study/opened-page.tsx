@@ -2,6 +2,7 @@ import { X } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { attempt } from '../../../state/attempt.ts';
 import { dayInWords } from '../../../ui/day.ts';
+import { IconButton } from '../../../ui/icon-button.tsx';
 import { TabPanel, TabRow, TabSet } from '../../../ui/tabs.tsx';
 import { Waiting } from '../../../ui/waiting.tsx';
 import { useZone } from '../../../ui/zone.ts';
@@ -44,14 +45,7 @@ export function OpenedPage({
         <h3 className="min-w-0 flex-1 font-serif text-[16px] leading-snug font-semibold break-words">
           {page.title}
         </h3>
-        <button
-          type="button"
-          aria-label="Close the page"
-          onClick={onClose}
-          className="rounded p-1 hover:bg-sand/40"
-        >
-          <X size={15} aria-hidden />
-        </button>
+        <IconButton name="Close the page" icon={X} onClick={onClose} />
       </div>
       <p className="mb-1 break-all text-soft">
         {address}

@@ -1,6 +1,7 @@
 import { scoreAsPage } from '../../../../core/study/index.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
+import { Check } from '../../../ui/check-field.tsx';
 import { countInWords, figureInWords } from '../../../ui/figures.ts';
 import type { StudyLine } from '../../../workers/study.ts';
 
@@ -78,13 +79,11 @@ export function PagesTable({
               className={`border-t align-top ${ref.left ? 'text-soft' : ''} ${opened === ref.address ? 'bg-sand/40' : ''}`}
             >
               <td className="py-1.5">
-                <input
-                  type="checkbox"
-                  aria-label={`Take in ${ref.title}`}
+                <Check
+                  name={`Take in ${ref.title}`}
                   checked={!ref.left && figures !== null}
                   disabled={figures === null}
-                  onChange={(event) => onTake([ref.address], event.target.checked)}
-                  className="accent-marram"
+                  onChange={(checked) => onTake([ref.address], checked)}
                 />
               </td>
               <td className="py-1.5 text-right text-soft tabular-nums">{ref.rank}</td>

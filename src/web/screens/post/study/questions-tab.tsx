@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { StudyQuestion } from '../../../../core/study/index.ts';
 import { Check } from '../../../ui/check-field.tsx';
-import { countInWords, many, percent } from '../../../ui/figures.ts';
+import { counted, countInWords, percent } from '../../../ui/figures.ts';
 
 const PLACES: Record<string, string> = {
   suggestion: 'suggested while typing',
@@ -59,7 +59,7 @@ export function QuestionsTab({
               >
                 {text}
                 {wordings.length > 1 && (
-                  <span className="text-soft"> and {many(wordings.length - 1, 'wording')} more</span>
+                  <span className="text-soft"> and {counted(wordings.length - 1, 'wording')} more</span>
                 )}
               </button>
               {open === text && (

@@ -4,7 +4,7 @@ import { attempt } from '../../../state/attempt.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Check } from '../../../ui/check-field.tsx';
 import { copyText } from '../../../ui/copy-text.ts';
-import { countInWords, many } from '../../../ui/figures.ts';
+import { counted, countInWords } from '../../../ui/figures.ts';
 
 /** Where a statement comes from, in words. */
 const sourceOf = ({ source, link, own, publisher }: Statement): string =>
@@ -37,8 +37,8 @@ export function StatementsTab({
   return (
     <>
       <p className="mb-2 text-[13px] text-soft">
-        {many(statements.length, 'sentence')} with a figure. Those that ask for a source come first; look at
-        the source yourself before you cite it.
+        {counted(statements.length, 'sentence')} with a figure. Those that ask for a source come first; look
+        at the source yourself before you cite it.
       </p>
       <ul aria-label="Figures and statements">
         {shown.map((statement, at) => (

@@ -4,7 +4,7 @@ import { addStudy, changeStudy, removeStudy } from '../../../data/studies.ts';
 import type { StudyRow } from '../../../data/study-rows.ts';
 import { offerUndo } from '../../../state/undo.ts';
 import { download } from '../../../ui/download.ts';
-import { many } from '../../../ui/figures.ts';
+import { counted } from '../../../ui/figures.ts';
 
 /** Takes pages of a study in, or leaves them out, with a way back. */
 export async function takePages(
@@ -18,7 +18,7 @@ export async function takePages(
   await changeStudy(studyId, set(!taken));
   if (!taken)
     offerUndo(
-      `${many(addresses.length, 'page')} left out.`,
+      `${counted(addresses.length, 'page')} left out.`,
       async () => {
         await changeStudy(studyId, set(false));
       },

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { StudyRow } from '../../../data/study-rows.ts';
 import { Button } from '../../../ui/button.tsx';
 import { dayInWords } from '../../../ui/day.ts';
-import { many } from '../../../ui/figures.ts';
+import { counted } from '../../../ui/figures.ts';
 import { useZone } from '../../../ui/zone.ts';
 import { saveStudy } from './study-actions.ts';
 import { StudyTabs } from './study-tabs.tsx';
@@ -34,7 +34,7 @@ export function StudyFound({
         <h2 className="font-serif text-xl font-semibold">{row.query}</h2>
         <p className="text-[13px] text-soft">
           {row.region}, pages of {dayInWords(row.made, zone)}
-          {row.posts.length > 1 ? `, shared by ${many(row.posts.length, 'post')}` : ''}
+          {row.posts.length > 1 ? `, shared by ${counted(row.posts.length, 'post')}` : ''}
         </p>
         <div className="ml-auto flex flex-wrap gap-2">
           <Link

@@ -10,7 +10,7 @@ import { MarketProblem } from '../../../services/market.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
-import { many } from '../../../ui/figures.ts';
+import { counted } from '../../../ui/figures.ts';
 import { Waiting } from '../../../ui/waiting.tsx';
 import { usePost } from '../frame/post-context.ts';
 import { BringPages } from './bring-pages.tsx';
@@ -57,7 +57,9 @@ export function StudyStep() {
     const read = await bringPages(wanted, row ?? null, pages, new Date().toISOString());
     const broken = pages.filter((page) => page.problem).length;
     if (read > 0)
-      toast(`${many(read, 'page')} brought${broken ? `; ${many(broken, 'file')} could not be read` : ''}.`);
+      toast(
+        `${counted(read, 'page')} brought${broken ? `; ${counted(broken, 'file')} could not be read` : ''}.`,
+      );
     return read;
   };
   if (row === undefined) return <Waiting className="m-6 h-60" />;

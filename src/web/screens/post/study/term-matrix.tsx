@@ -2,12 +2,12 @@ import type { Term } from '../../../../core/study/index.ts';
 import type { StudyLine } from '../../../workers/study.ts';
 
 /** Terms that the matrix shows. */
-const MOST = 40;
+const MAX_TERMS = 40;
 
 /** Terms against pages: a square for each, filled from below by how often the page uses the term beside the others. */
 export function TermMatrix({ terms, lines }: { terms: readonly Term[]; lines: readonly StudyLine[] }) {
   const pages = lines.filter(({ ref, figures }) => figures && !ref.left);
-  const shown = terms.slice(0, MOST);
+  const shown = terms.slice(0, MAX_TERMS);
   return (
     <div className="overflow-x-auto">
       <table aria-label="Terms against pages" className="text-[12px]">

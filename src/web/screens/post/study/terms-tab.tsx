@@ -1,4 +1,4 @@
-import { Pin, Plus, X } from 'lucide-react';
+import { Pin, X } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { termBand } from '../../../../core/criteria/index.ts';
@@ -7,10 +7,11 @@ import type { RowBack } from '../../../data/change-row.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { offerUndo } from '../../../state/undo.ts';
+import { AddForm } from '../../../ui/add-form.tsx';
 import { Button } from '../../../ui/button.tsx';
 import { copyText } from '../../../ui/copy-text.ts';
-import { countInWords, many } from '../../../ui/figures.ts';
-import { Hint } from '../../../ui/hint.tsx';
+import { counted, countInWords } from '../../../ui/figures.ts';
+import { IconButton } from '../../../ui/icon-button.tsx';
 import { Waiting } from '../../../ui/waiting.tsx';
 import { studyWorker } from '../../../workers/study-client.ts';
 import { Marked } from './opened-page.tsx';
@@ -43,15 +44,14 @@ export function TermsTab({
   onChoices: (change: (known: TermChoices) => Partial<TermChoices>) => Promise<RowBack>;
 }) {
   const uses = useAppSelector((state) => state.openPost.coverage?.uses);
-  const [typed, setTyped] = useState('');
   const change = (next: (known: TermChoices) => Partial<TermChoices>, said: string) =>
     attempt(onChoices(next).then((back) => offerUndo(said, back, 8000)));
-  const add = async () => {
-    const form = typed.replace(/\s+/g, ' ').trim();
+  const add = async (typed: string) => {
+    const form = typed.replace(/\s+/g, ' ');
     const key = await (await studyWorker()).keyOf(form);
     if (!key) {
       toast('Type a word that names something: of this nothing could be counted.');
-      return;
+      return false;
     }
     change(
       ({ dropped, added }) => ({
@@ -60,7 +60,12 @@ export function TermsTab({
       }),
       `"${form}" added.`,
     );
-    setTyped('');
+    return true;
+  };
+  const adding = (typed: string) => {
+    const work = add(typed);
+    attempt(work, 'The term could not be added');
+    return work;
   };
   const drop = ({ key, form }: Term) =>
     change(
@@ -84,31 +89,13 @@ export function TermsTab({
   return (
     <div>
       <div className="mb-3 flex flex-wrap items-end gap-x-4 gap-y-2">
-        <form
-          className="flex gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            attempt(add());
-          }}
-        >
-          <input
-            aria-label="Term to add"
-            value={typed}
-            placeholder="Add a term"
-            onChange={(event) => setTyped(event.target.value)}
-            className="w-48 rounded-md border px-2.5 py-1"
-          />
-          <Button type="submit" disabled={!typed.trim()}>
-            <Plus size={14} aria-hidden />
-            Add
-          </Button>
-        </form>
+        <AddForm label="Term to add" placeholder="Add a term" onAdd={adding} small className="w-64" />
         {choices.dropped.length > 0 && (
           <Button
             look="word"
             onClick={() => change(() => ({ dropped: noChoices().dropped }), 'Dropped terms are back.')}
           >
-            Bring back {many(choices.dropped.length, 'dropped term')}
+            Bring back {counted(choices.dropped.length, 'dropped term')}
           </Button>
         )}
         <p className="ml-auto text-[13px] text-soft">
@@ -133,7 +120,7 @@ export function TermsTab({
                   attempt(
                     copyText(
                       own.map(({ form }) => form).join('\n'),
-                      `${many(own.length, 'term')} copied.`,
+                      `${counted(own.length, 'term')} copied.`,
                       'terms.txt',
                     ),
                   )
@@ -173,31 +160,23 @@ export function TermsTab({
                     >
                       {here} of {band ? (band.from === band.to ? band.from : `${band.from}–${band.to}`) : '1'}
                     </span>
-                    <Hint
-                      text={
+                    <IconButton
+                      name={`Pin ${term.form}`}
+                      icon={Pin}
+                      size={13}
+                      hint={
                         term.chosen ? 'Pinned: press to let it go' : 'Pin: keep it whatever the pages say'
                       }
-                    >
-                      <button
-                        type="button"
-                        aria-label={`Pin ${term.form}`}
-                        aria-pressed={term.chosen}
-                        onClick={() => pin(term)}
-                        className={`rounded p-0.5 hover:bg-sand/40 ${term.chosen ? 'text-marram' : 'text-soft'}`}
-                      >
-                        <Pin size={13} aria-hidden />
-                      </button>
-                    </Hint>
-                    <Hint text="Drop it">
-                      <button
-                        type="button"
-                        aria-label={`Drop ${term.form}`}
-                        onClick={() => drop(term)}
-                        className="rounded p-0.5 text-soft hover:bg-sand/40"
-                      >
-                        <X size={13} aria-hidden />
-                      </button>
-                    </Hint>
+                      aria-pressed={term.chosen}
+                      onClick={() => pin(term)}
+                    />
+                    <IconButton
+                      name={`Drop ${term.form}`}
+                      icon={X}
+                      size={13}
+                      hint="Drop it"
+                      onClick={() => drop(term)}
+                    />
                   </li>
                 );
               })}

@@ -3,7 +3,7 @@ import { COMMON, COVERED } from '../../../../core/criteria/index.ts';
 import type { Topic } from '../../../../core/study/index.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Earned } from '../../../ui/earned.tsx';
-import { countInWords, many, percent } from '../../../ui/figures.ts';
+import { counted, countInWords, percent } from '../../../ui/figures.ts';
 
 /** Sections that several pages have, each with its headings as written, and whether the draft covers it. */
 export function TopicsTab({ topics }: { topics: readonly Topic[] }) {
@@ -47,7 +47,7 @@ export function TopicsTab({ topics }: { topics: readonly Topic[] }) {
                   <ul aria-label={`Headings of ${topic.name}`} className="mt-1 text-soft">
                     {topic.sections.map(({ address, heading, publisher, words }) => (
                       <li key={`${address} ${heading}`}>
-                        {heading} <span className="italic">{publisher}</span>, {many(words, 'word')}
+                        {heading} <span className="italic">{publisher}</span>, {counted(words, 'word')}
                       </li>
                     ))}
                   </ul>

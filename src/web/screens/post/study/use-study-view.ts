@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { StudyRow } from '../../../data/study-rows.ts';
 import { failureInWords } from '../../../state/attempt.ts';
 import { longCall } from '../../../workers/long-call.ts';
-import { told } from '../../../workers/research-client.ts';
+import { progressTo } from '../../../workers/research-client.ts';
 import type { StudyView } from '../../../workers/study.ts';
 import { studyWorker } from '../../../workers/study-client.ts';
 
@@ -38,7 +38,7 @@ export function useStudyView(row: StudyRow | null): StudyState & { stop: () => v
         worker.view(
           id,
           job,
-          told((done) => {
+          progressTo((done) => {
             if (!signal.aborted) setState((before) => (before.done === null ? before : { ...before, done }));
           }),
         ),

@@ -10,7 +10,7 @@ import { useAppSelector } from '../../../state/store.ts';
 import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
-import { many } from '../../../ui/figures.ts';
+import { counted } from '../../../ui/figures.ts';
 import { WordLink } from '../../../ui/word-link.tsx';
 
 /** Takes a target from a list, and says which other posts and lists hold the same phrases. */
@@ -60,7 +60,7 @@ export function TargetLists({ site, session }: { session: PostSession; site: Sit
       },
     });
     setChosen('');
-    offerUndo(`${many(list.phrases.length, 'phrase')} taken from "${list.name}"`, async () => {
+    offerUndo(`${counted(list.phrases.length, 'phrase')} taken from "${list.name}"`, async () => {
       const stays = await takeBack();
       const stillHeld = await freeList();
       setJustTaken('');
@@ -87,7 +87,7 @@ export function TargetLists({ site, session }: { session: PostSession; site: Sit
                 { value: '', name: 'Choose a keyword list' },
                 ...lists.map(({ id, name, phrases, postId: taken }) => ({
                   value: id,
-                  name: `${name}, ${many(phrases.length, 'phrase')}${taken === postId ? ', of this post' : taken ? ', of another post' : ''}`,
+                  name: `${name}, ${counted(phrases.length, 'phrase')}${taken === postId ? ', of this post' : taken ? ', of another post' : ''}`,
                 })),
               ]}
             />

@@ -7,7 +7,9 @@ import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
+import { Empty } from '../../../ui/empty.tsx';
 import { ChoiceField } from '../../../ui/field.tsx';
+import { IconButton } from '../../../ui/icon-button.tsx';
 import { Ridge } from '../../../ui/ridge.tsx';
 import { StepChart } from '../../../ui/step-chart.tsx';
 import { Waiting } from '../../../ui/waiting.tsx';
@@ -138,20 +140,20 @@ export function Versions() {
                 Restore this version
               </Button>
             </Editable>
-            <Button onClick={() => attempt(remove(version))} aria-label="Delete this version">
-              <Trash2 size={15} aria-hidden />
-            </Button>
+            <IconButton
+              name="Delete this version"
+              icon={Trash2}
+              look="grave"
+              onClick={() => attempt(remove(version))}
+            />
           </div>
           <Compared version={version} earlier={against === 'before' ? earlier : undefined} now={now} />
         </div>
       ) : (
-        <div className="mx-auto mt-16 max-w-md px-6">
-          <h2 className="mb-2 font-serif text-xl font-semibold">No version yet</h2>
-          <p className="text-soft">
-            While you write, one is kept every ten minutes, and before every paste over a selection, restore
-            or import. Give one a name at the left to keep it for good.
-          </p>
-        </div>
+        <Empty title="No version yet">
+          While you write, one is kept every ten minutes, and before every paste over a selection, restore or
+          import. Give one a name at the left to keep it for good.
+        </Empty>
       )}
     </main>
   );

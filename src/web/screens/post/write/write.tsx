@@ -4,7 +4,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useCommands } from '../../../state/use-commands.ts';
 import { findingSet, quietSet } from '../../../state/view.ts';
-import { many } from '../../../ui/figures.ts';
+import { counted } from '../../../ui/figures.ts';
 import { isEnter } from '../../../ui/keys.ts';
 import { Panes } from '../../../ui/panes.tsx';
 import { Editable } from '../frame/editable.tsx';
@@ -116,7 +116,7 @@ export function Write() {
                     role="note"
                     className="mb-3 border-l-[3px] border-ochre bg-ochre-wash px-3 py-2 text-[13px]"
                   >
-                    {many(unedited.length, 'paragraph')} came back for a brief and{' '}
+                    {counted(unedited.length, 'paragraph')} came back for a brief and{' '}
                     {unedited.length === 1 ? 'is' : 'are'} not edited yet. Statements without a source stand
                     in the notes.
                   </p>

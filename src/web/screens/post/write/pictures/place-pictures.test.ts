@@ -23,7 +23,7 @@ function sheet(md: string): EditorState {
 }
 
 /** What stands on a sheet, a line for each block, and the caret in it. */
-function told(state: EditorState): string {
+function inWords(state: EditorState): string {
   const lines: string[] = [];
   state.doc.descendants((node, pos) => {
     if (node.type.name === 'figure') lines.push(`[${node.attrs['src']}]`);
@@ -54,7 +54,7 @@ describe('pictures put in at the caret', () => {
     const state = sheet(md);
     const text = state.doc.textContent;
     const next = placed(state, ['a']);
-    expect(told(next)).toBe(after);
+    expect(inWords(next)).toBe(after);
     expect(next.doc.textContent).toBe(text);
     next.doc.check();
   });
@@ -63,20 +63,20 @@ describe('pictures put in at the caret', () => {
     const state = sheet('Low water.|');
     const split = state.tr.split(state.selection.from);
     const next = placed(state.apply(split), ['a']);
-    expect(told(next)).toBe('Low water. / [a] / |');
+    expect(inWords(next)).toBe('Low water. / [a] / |');
   });
 
   it('all stay, in order, also those that follow, and what is typed then', () => {
     let state = placed(sheet('Low water.|'), ['a', 'b', 'c']);
     state = placed(state, ['d']);
     state = state.apply(state.tr.insertText('High water.'));
-    expect(told(state)).toBe('Low water. / [a] / [b] / [c] / [d] / High water.|');
+    expect(inWords(state)).toBe('Low water. / [a] / [b] / [c] / [d] / High water.|');
   });
 
   it('leave what is selected where it is', () => {
     const state = sheet('|Low water.');
     const all = state.apply(state.tr.setSelection(TextSelection.create(state.doc, 1, 11)));
-    expect(told(placed(all, ['a']))).toBe('Low water. / [a] / |');
+    expect(inWords(placed(all, ['a']))).toBe('Low water. / [a] / |');
   });
 });
 
@@ -84,8 +84,8 @@ describe('pictures dropped', () => {
   it('stand between the lines where they were dropped, and the caret below them', () => {
     const state = sheet('One|\n\nTwo\n\nThree');
     // Near the end of the second line.
-    expect(told(placed(state, ['a', 'b'], { at: 9 }))).toBe('One / Two / [a] / [b] / |Three');
-    expect(told(placed(state, ['a'], { at: state.doc.content.size }))).toBe('One / Two / Three / [a] / |');
+    expect(inWords(placed(state, ['a', 'b'], { at: 9 }))).toBe('One / Two / [a] / [b] / |Three');
+    expect(inWords(placed(state, ['a'], { at: state.doc.content.size }))).toBe('One / Two / Three / [a] / |');
   });
 });
 
@@ -99,7 +99,7 @@ describe('a picture that is selected as a whole', () => {
     state = state.apply(state.tr.setSelection(NodeSelection.create(state.doc, at)));
     const below = belowSelectedBlock(state);
     state = state.apply(below!.insertText('So'));
-    expect(told(state)).toBe('Low water. / [a] / So| / High water.');
+    expect(inWords(state)).toBe('Low water. / [a] / So| / High water.');
   });
   it('is asked about only where one is', () => expect(belowSelectedBlock(sheet('Low|'))).toBeNull());
 });

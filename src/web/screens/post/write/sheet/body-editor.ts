@@ -19,7 +19,7 @@ import { notesPlugin } from './notes-plugin.ts';
 import { pasteHandlers } from './paste.ts';
 
 /** Blocks from which the browser lays out only what is in sight. */
-const LONG = 250;
+const LONG_DRAFT_BLOCKS = 250;
 
 const nextId = () => crypto.randomUUID();
 
@@ -68,7 +68,7 @@ export class BodyEditor implements BodyOwner {
       content: writeEditor(session.body, nextId),
       editorProps: {
         attributes: ({ doc }) => ({
-          class: doc.childCount > LONG ? 'draft long-draft' : 'draft',
+          class: doc.childCount > LONG_DRAFT_BLOCKS ? 'draft long-draft' : 'draft',
           role: 'textbox',
           'aria-label': 'Draft',
           'aria-multiline': 'true',

@@ -65,7 +65,7 @@ export function FigureView({ node, updateAttributes, deleteNode, selected }: Nod
             Layout
           </button>
           <IconButton name="Choose another file" icon={ImageUp} onClick={() => input.current?.click()} />
-          <IconButton name="Remove the picture" icon={Trash2} grave onClick={deleteNode} />
+          <IconButton name="Remove the picture" icon={Trash2} look="grave" onClick={deleteNode} />
           <FileInput
             ref={input}
             label="Another file for the picture"

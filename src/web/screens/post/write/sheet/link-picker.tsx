@@ -7,6 +7,7 @@ import { safeHref } from '../../../../../core/draft/index.ts';
 import { sitePlaces } from '../../../../data/site-places.ts';
 import type { PostSession } from '../../../../state/post/post-session.ts';
 import { Button } from '../../../../ui/button.tsx';
+import { IconButton } from '../../../../ui/icon-button.tsx';
 import { type Place, PlaceField } from '../../../../ui/place-field.tsx';
 
 /** Sets a link on the words in hand: an address, or a post or page of the site found by its words. */
@@ -40,15 +41,7 @@ export function LinkPicker({
   return (
     <Popover.Root open={open} onOpenChange={show}>
       <Popover.Trigger asChild>
-        <button
-          type="button"
-          aria-label="Link"
-          title="Link"
-          aria-pressed={active}
-          className="rounded p-1.5 text-soft hover:bg-paper hover:text-ink aria-pressed:bg-sand/60 aria-pressed:text-ink"
-        >
-          <Link2 size={16} aria-hidden />
-        </button>
+        <IconButton name="Link" icon={Link2} look="tool" size={16} aria-pressed={active} />
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

@@ -24,7 +24,7 @@ import type { PostSession } from '../../../../state/post/post-session.ts';
 import { useAppDispatch } from '../../../../state/store.ts';
 import { findingSet } from '../../../../state/view.ts';
 import { FileInput } from '../../../../ui/file-button.tsx';
-import { Hint } from '../../../../ui/hint.tsx';
+import { IconButton } from '../../../../ui/icon-button.tsx';
 import { insertPictures } from '../pictures/insert-pictures.ts';
 import { LinkPicker } from './link-picker.tsx';
 import { TableTools } from './table-tools.tsx';
@@ -128,23 +128,22 @@ export function Toolbar({
   const tool = ({
     name,
     keys,
-    icon: Icon,
+    icon,
     active,
     act,
     disabled,
   }: (typeof tools)[number] & { disabled?: boolean }) => (
-    <Hint key={name} text={keys ? `${name} (${keys})` : name}>
-      <button
-        type="button"
-        aria-label={name}
-        aria-pressed={active}
-        disabled={disabled}
-        onClick={act}
-        className="rounded p-1.5 text-soft hover:bg-paper hover:text-ink aria-pressed:bg-sand/60 aria-pressed:text-ink"
-      >
-        <Icon size={16} aria-hidden />
-      </button>
-    </Hint>
+    <IconButton
+      key={name}
+      name={name}
+      icon={icon}
+      hint={keys ? `${name} (${keys})` : name}
+      look="tool"
+      size={16}
+      aria-pressed={active}
+      disabled={disabled}
+      onClick={act}
+    />
   );
   return (
     <div

@@ -51,19 +51,29 @@ export function useNotePlaces({
 
   useLayoutEffect(place, [place]);
   useEffect(() => {
-    const within = column.current;
-    if (!within) return;
+    const [within, host] = [column.current, list.current];
+    if (!within || !host) return;
     let frame = 0;
-    const observer = new ResizeObserver(() => {
+    let width = host.offsetWidth;
+    const later = () => {
       cancelAnimationFrame(frame);
       frame = requestAnimationFrame(place);
+    };
+    const text = new ResizeObserver(later);
+    text.observe(within);
+    // Notes in a narrower margin are taller. Their height alone follows from where they stand.
+    const margin = new ResizeObserver(() => {
+      if (host.offsetWidth === width) return;
+      width = host.offsetWidth;
+      later();
     });
-    observer.observe(within);
+    margin.observe(host);
     return () => {
-      observer.disconnect();
+      text.disconnect();
+      margin.disconnect();
       cancelAnimationFrame(frame);
     };
-  }, [column, place]);
+  }, [column, list, place]);
   return places;
 }
 

@@ -1,0 +1,20 @@
+import type { PictureSize } from '../../core/criteria/index.ts';
+import type { Draft } from '../../core/draft/index.ts';
+import type { PerformanceRow } from '../../core/research/index.ts';
+import type { SitePage } from '../../core/site/index.ts';
+import type { PostRow, ScoreRow, SiteRow } from './post-rows.ts';
+import type { IdeaRow, ListRow } from './research-rows.ts';
+
+/** The demo scenario as an empty database is filled with it. */
+export interface DemoBundle {
+  site: SiteRow;
+  pages: SitePage[];
+  posts: { row: PostRow; draft: Draft }[];
+  /** Files below `media/`. */
+  pictures: { name: string; size: PictureSize }[];
+  /** Computed when the demo was built, so that the list shows them at once. */
+  scores: ScoreRow[];
+  lists: ListRow[];
+  ideas: IdeaRow[];
+  performance: PerformanceRow[];
+}
