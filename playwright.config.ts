@@ -20,7 +20,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // What a test does to requests must reach them; the one about work without the server lets it in.
     serviceWorkers: 'block',
-    trace: 'retain-on-failure',
+    // Recording every step costs a fifth of the whole run: the second try is recorded, or `--trace on` by hand.
+    trace: 'on-first-retry',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

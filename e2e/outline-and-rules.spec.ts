@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { faultsOf } from './steps/accessibility.ts';
-import { goTo, openPost, openPosts, scoreOf } from './steps/writer.ts';
+import { goTo, openPost, openPosts, scoreOf, toPosts } from './steps/writer.ts';
 
 test('an outline is made by keyboard, put into the draft and read back', async ({ page }) => {
   await openPosts(page);
@@ -48,7 +48,7 @@ test('the meta title pattern of the house moves every listing, and the demo can 
 }) => {
   await page.goto('/rules');
   await page.getByLabel('Meta title pattern').fill('{title}');
-  await openPost(page, /Tide table/);
+  await (await toPosts(page)).getByRole('link', { name: /Tide table/ }).click();
   await expect(page.getByRole('region', { name: 'Listing' })).not.toContainText('| Saltmarsh');
   await page.goto('/rules');
   await page.getByRole('button', { name: 'Reset the demo' }).click();

@@ -99,7 +99,7 @@ test('the pages of a keyword are studied: left out, taken back, terms chosen, an
 
   // Beside the text: a term walks through its uses, and the chosen question stands there.
   await goTo(page, 'Write');
-  await page.getByRole('tab', { name: /Terms/ }).click();
+  await page.getByRole('tablist', { name: 'Margin' }).getByRole('tab', { name: /Terms/ }).click();
   const lens = page.getByRole('region', { name: 'Terms' });
   await lens.getByRole('button', { name: /^waterproof panniers/ }).click();
   await expect.poll(() => page.evaluate(() => getSelection()?.toString())).toMatch(/waterproof panniers/i);

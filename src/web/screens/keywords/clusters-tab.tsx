@@ -3,6 +3,7 @@ import { attempt } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { Check } from '../../ui/check-field.tsx';
 import { counted, countInWords, figureInWords } from '../../ui/figures.ts';
+import { Opening } from '../../ui/opening.tsx';
 import type { ClusterLine, DeskView, KeywordLine } from '../../workers/desk-lines.ts';
 import { longCall } from '../../workers/long-call.ts';
 import { progressTo, researchWorker } from '../../workers/research-client.ts';
@@ -96,14 +97,9 @@ export function ClustersTab({
                   />
                 </td>
                 <td className="py-1.5">
-                  <button
-                    type="button"
-                    aria-expanded={open?.at === at}
-                    onClick={() => attempt(show(at))}
-                    className="text-left hover:underline"
-                  >
+                  <Opening open={open?.at === at} onToggle={() => attempt(show(at))}>
                     {cluster.name}
-                  </button>
+                  </Opening>
                   {open?.at === at && (
                     <ul
                       className="mt-1 mb-1 columns-3 gap-6 text-soft max-[1100px]:columns-2"

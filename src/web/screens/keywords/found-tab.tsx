@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { attempt } from '../../state/attempt.ts';
 import { None } from '../../ui/empty.tsx';
 import { counted, countInWords } from '../../ui/figures.ts';
+import { Opening } from '../../ui/opening.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
 import type { DeskView, FoundLine } from '../../workers/desk-lines.ts';
 import { researchWorker } from '../../workers/research-client.ts';
@@ -46,18 +47,16 @@ export function FoundTab({
         {pages.slice(0, 300).map(({ page, phrases, volume }) => (
           <li key={page.address} className="border-t py-1.5">
             <div className="grid grid-cols-[1fr_auto_110px] items-baseline gap-x-4">
-              <button
-                type="button"
-                aria-expanded={open === page.address}
-                onClick={() => setOpen(open === page.address ? '' : page.address)}
-                className="min-w-0 text-left hover:underline"
+              <Opening
+                open={open === page.address}
+                onToggle={() => setOpen(open === page.address ? '' : page.address)}
               >
                 <span className="block truncate">{page.title}</span>
                 <span className="block truncate text-soft">
                   {page.publisher}, {page.kind} · standing {page.standing} ·{' '}
                   {page.address.replace(/^https:\/\//, '')}
                 </span>
-              </button>
+              </Opening>
               <span className="text-soft">{counted(phrases.length, 'phrase')}</span>
               <span
                 className="text-right tabular-nums"

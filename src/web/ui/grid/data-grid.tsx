@@ -154,7 +154,10 @@ export function DataGrid<Row, Key, Id extends string>({
       onKeyDown={onKeyDown}
       role="group"
       aria-label={`${name}: arrow keys move${selection ? ', space selects' : ''}${onOpen ? ', Enter opens' : ''}`}
-      aria-activedescendant={count > 0 ? `${id}-${cursor}` : undefined}
+      // Scrolled out of sight it is not drawn, and nothing can be said of it.
+      aria-activedescendant={
+        items.length > 0 && cursor >= first && cursor <= last ? `${id}-${cursor}` : undefined
+      }
       className="min-h-0 flex-1 overflow-auto outline-offset-[-2px]"
     >
       <div

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { GenerationRow } from '../../../data/study-rows.ts';
 import { Button } from '../../../ui/button.tsx';
 import { dayInWords, timeInWords } from '../../../ui/day.ts';
+import { Opening } from '../../../ui/opening.tsx';
 import { useZone } from '../../../ui/zone.ts';
 
 /** What was generated for a post: searched by any word of it, opened, and taken again. */
@@ -46,14 +47,13 @@ export function GenerationHistory({
         {found.map((row) => (
           <li key={row.id} className="border-t py-1">
             <div className="flex items-baseline gap-3">
-              <button
-                type="button"
-                aria-expanded={open === row.id}
-                onClick={() => setOpen(open === row.id ? '' : row.id)}
-                className="min-w-0 flex-1 truncate text-left hover:underline"
+              <Opening
+                open={open === row.id}
+                onToggle={() => setOpen(open === row.id ? '' : row.id)}
+                className="flex-1 truncate"
               >
                 {row.title}
-              </button>
+              </Opening>
               <span className="shrink-0 text-soft">
                 {dayInWords(row.at, zone)}, {timeInWords(row.at, zone)}
               </span>

@@ -3,6 +3,7 @@ import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Check } from '../../../ui/check-field.tsx';
 import { countInWords, figureInWords } from '../../../ui/figures.ts';
+import { Opening } from '../../../ui/opening.tsx';
 import type { StudyLine } from '../../../workers/study.ts';
 
 const COLUMNS = ['Words', 'Headings', 'Images', 'Links out', 'Ease', 'On topic', 'Score'] as const;
@@ -88,15 +89,14 @@ export function PagesTable({
               </td>
               <td className="py-1.5 text-right text-soft tabular-nums">{ref.rank}</td>
               <td className="py-1.5 pl-3">
-                <button
-                  type="button"
+                <Opening
                   disabled={figures === null}
-                  aria-expanded={opened === ref.address}
-                  onClick={() => onOpen(opened === ref.address ? '' : ref.address)}
-                  className="block max-w-full text-left break-words hover:underline disabled:opacity-100"
+                  open={opened === ref.address}
+                  onToggle={() => onOpen(opened === ref.address ? '' : ref.address)}
+                  className="block max-w-full break-words"
                 >
                   {ref.title}
-                </button>
+                </Opening>
                 <span className="block text-soft">
                   {ref.publisher}
                   {ref.kind ? `, ${ref.kind}` : ''}

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { StudyQuestion } from '../../../../core/study/index.ts';
 import { Check } from '../../../ui/check-field.tsx';
 import { counted, countInWords, percent } from '../../../ui/figures.ts';
+import { Opening } from '../../../ui/opening.tsx';
 
 const PLACES: Record<string, string> = {
   suggestion: 'suggested while typing',
@@ -51,17 +52,12 @@ export function QuestionsTab({
               />
             </td>
             <td className="py-1.5">
-              <button
-                type="button"
-                aria-expanded={open === text}
-                onClick={() => setOpen(open === text ? '' : text)}
-                className="text-left hover:underline"
-              >
+              <Opening open={open === text} onToggle={() => setOpen(open === text ? '' : text)}>
                 {text}
                 {wordings.length > 1 && (
                   <span className="text-soft"> and {counted(wordings.length - 1, 'wording')} more</span>
                 )}
-              </button>
+              </Opening>
               {open === text && (
                 <ul aria-label={`Wordings of ${text}`} className="mt-1 text-soft">
                   {wordings.map((asked) => (

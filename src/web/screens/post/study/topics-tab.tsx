@@ -4,6 +4,7 @@ import type { Topic } from '../../../../core/study/index.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Earned } from '../../../ui/earned.tsx';
 import { counted, countInWords, percent } from '../../../ui/figures.ts';
+import { Opening } from '../../../ui/opening.tsx';
 
 /** Sections that several pages have, each with its headings as written, and whether the draft covers it. */
 export function TopicsTab({ topics }: { topics: readonly Topic[] }) {
@@ -35,14 +36,13 @@ export function TopicsTab({ topics }: { topics: readonly Topic[] }) {
           return (
             <tr key={topic.name} className="border-t align-top">
               <td className="py-1.5">
-                <button
-                  type="button"
-                  aria-expanded={open === topic.name}
-                  onClick={() => setOpen(open === topic.name ? '' : topic.name)}
-                  className={`text-left hover:underline ${topic.share >= COMMON ? 'font-semibold' : ''}`}
+                <Opening
+                  open={open === topic.name}
+                  onToggle={() => setOpen(open === topic.name ? '' : topic.name)}
+                  className={`${topic.share >= COMMON ? 'font-semibold' : ''}`}
                 >
                   {topic.name}
-                </button>
+                </Opening>
                 {open === topic.name && (
                   <ul aria-label={`Headings of ${topic.name}`} className="mt-1 text-soft">
                     {topic.sections.map(({ address, heading, publisher, words }) => (
