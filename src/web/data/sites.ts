@@ -105,32 +105,57 @@ export async function pagesOf(siteId: string): Promise<SitePage[] | null> {
     : rows.map(({ address, title }) => ({ address, ...(title ? { title } : {}) }));
 }
 
-/** Adds pages; one that is known gets its title where it has none yet. Answers what to put back to undo it. */
+/**
+ * Adds pages to a site; of one that is known a missing title is filled in. Answers how many are new, and the way back:
+ * it takes back these changes alone and answers how many of the pages were changed since, which stay as they are.
+ */
 export async function addPages(
   siteId: string,
   given: readonly SitePage[],
-): Promise<{ added: PageRow[]; before: PageRow[] }> {
+): Promise<{ added: number; takeBack: () => Promise<number> }> {
   const { pages } = database();
   const rows = new Map(given.flatMap((page) => pageRow(siteId, page) ?? []).map((row) => [row.path, row]));
-  return database().transaction('rw', pages, async () => {
-    const known = await pages.bulkGet([...rows.keys()].map((path): [string, string] => [siteId, path]));
-    const before = known.flatMap((row) => row ?? []);
-    for (const row of before) {
+  const keysOf = (paths: Iterable<string>) => [...paths].map((path): [string, string] => [siteId, path]);
+  const before = await database().transaction('rw', pages, async () => {
+    const known = (await pages.bulkGet(keysOf(rows.keys()))).flatMap((row) => row ?? []);
+    for (const row of known) {
       const next = rows.get(row.path);
       if (row.title || !next?.title) rows.delete(row.path);
     }
-    const changed = before.filter((row) => rows.has(row.path));
     await pages.bulkPut([...rows.values()]);
-    const old = new Set(before.map((row) => row.path));
-    return { added: [...rows.values()].filter((row) => !old.has(row.path)), before: changed };
+    return new Map(known.map((row) => [row.path, row]));
   });
+  return {
+    added: [...rows.keys()].filter((path) => !before.has(path)).length,
+    takeBack: () =>
+      database().transaction('rw', pages, async () => {
+        let left = 0;
+        for (const now of await pages.bulkGet(keysOf(rows.keys()))) {
+          // One that was taken out since stays out.
+          if (!now) continue;
+          const { title, address } = rows.get(now.path)!;
+          if (now.title !== title || now.address !== address) {
+            left += 1;
+            continue;
+          }
+          const was = before.get(now.path);
+          if (was) await pages.put(was);
+          else await pages.delete([siteId, now.path]);
+        }
+        return left;
+      }),
+  };
 }
 
 /** Removes pages. */
 export const removePages = (rows: readonly PageRow[]): Promise<void> =>
   database().pages.bulkDelete(rows.map(({ siteId, path }): [string, string] => [siteId, path]));
 
-/** Puts pages back as they were. */
-export const restorePages = async (rows: readonly PageRow[]): Promise<void> => {
-  await database().pages.bulkPut([...rows]);
-};
+/** Puts pages back that were removed; one that came in again since stays as it is. */
+export async function restorePages(rows: readonly PageRow[]): Promise<void> {
+  const { pages } = database();
+  await database().transaction('rw', pages, async () => {
+    const now = await pages.bulkGet(rows.map(({ siteId, path }): [string, string] => [siteId, path]));
+    await pages.bulkPut(rows.filter((_row, at) => !now[at]));
+  });
+}

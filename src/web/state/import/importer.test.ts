@@ -43,7 +43,7 @@ describe('taking an import back', () => {
   });
   it('goes on where one step fails, and names it', async () => {
     await bring(LIST);
-    vi.spyOn(database().pages, 'bulkDelete').mockRejectedValueOnce(new Error('no room'));
+    vi.spyOn(database().pages, 'delete').mockRejectedValueOnce(new Error('no room'));
     await takeBackImport();
     expect(run().lines.at(-1)?.said).toMatch(/one step failed: .*no room/);
     expect((await currentSite())?.baseAddress).toBe('');

@@ -6,7 +6,7 @@ import { type ImportFile, PictureFinder, pictureType, roleOf } from '../../data/
 import { PostImporter, type WhenKnown } from '../../data/import-post.ts';
 import type { SiteRow } from '../../data/post-rows.ts';
 import { postsOf } from '../../data/posts.ts';
-import { addPages, changeSite, pagesOf, removePages, restorePages } from '../../data/sites.ts';
+import { addPages, changeSite, pagesOf } from '../../data/sites.ts';
 import { storageProblem } from '../../data/storage.ts';
 import { counted } from '../../ui/figures.ts';
 import { ReadingClient } from '../../workers/reading-client.ts';
@@ -185,22 +185,21 @@ class ImportRun {
     );
     const wanted = own.filter(({ address }) => !posted.has(comparablePath(address)));
     const first = (await pagesOf(this.site.id)) === null;
-    const { added, before } = await addPages(this.site.id, wanted);
+    const { added, takeBack } = await addPages(this.site.id, wanted);
     this.undos.push(async () => {
-      await removePages(added);
-      await restorePages(before);
-      return '';
+      const left = await takeBack();
+      return left === 0 ? '' : `${counted(left, 'page')} changed since and left so.`;
     });
     const elsewhere = given.length - own.length;
-    const known = wanted.length - added.length;
+    const known = wanted.length - added;
     this.account(
       path,
       'pages',
-      `${counted(added.length, 'page')} of the site ${added.length === 1 ? 'is' : 'are'} known now${known > 0 ? `; ${known.toLocaleString('en')} were known before` : ''}.`,
+      `${counted(added, 'page')} of the site ${added === 1 ? 'is' : 'are'} known now${known > 0 ? `; ${known.toLocaleString('en')} were known before` : ''}.`,
       [
         ...notes,
         ...(elsewhere ? [`${counted(elsewhere, 'address', 'addresses')} of another host left out.`] : []),
-        ...(first && added.length ? ['From now on links to other addresses of the site count as dead.'] : []),
+        ...(first && added > 0 ? ['From now on links to other addresses of the site count as dead.'] : []),
       ],
     );
   }
