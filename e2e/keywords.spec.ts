@@ -125,6 +125,7 @@ test('filters, columns and views; an intent is overruled; clusters, questions an
   await page.getByRole('button', { name: 'Views' }).click();
   await page.getByRole('textbox', { name: 'Name of the view' }).fill('Front and rear');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Front and rear', exact: true })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.reload();
   await expect(rowOf(page, 'tyre pressure with panniers')).toBeVisible();
