@@ -195,14 +195,11 @@ export function readKeywordTable(
 ): KeywordReading {
   const rows = new KeywordRows(mapping, defaults);
   let line = 1;
-  Papa.parse<string[]>(text, {
-    delimiter,
-    skipEmptyLines: false,
-    step: ({ data }) => {
-      if (line > 1 || !header) rows.take(data, line);
-      line += linesOf(data);
-    },
-  });
+  // All rows at once: being called for each costs as much again as parsing them.
+  for (const row of Papa.parse<string[]>(text, { delimiter, skipEmptyLines: false }).data) {
+    if (line > 1 || !header) rows.take(row, line);
+    line += linesOf(row);
+  }
   return { keywords: rows.keywords, bad: rows.bad, empty: rows.empty };
 }
 
