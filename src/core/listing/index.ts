@@ -10,4 +10,5 @@ export { type CutLine, cutToWidth } from './cut.ts';
 export { DEFAULT_TITLE_PATTERN, effectiveMetaTitle } from './meta-title.ts';
 export { openingSentences, openingWords } from './opening.ts';
 export { slugOf } from './slugs.ts';
+export { typedAddress } from './typed-address.ts';
 export { DESCRIPTION_SIZE, pixelWidth, TITLE_SIZE } from './widths.ts';

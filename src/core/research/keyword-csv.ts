@@ -194,12 +194,10 @@ export function readKeywordTable(
   defaults: { region: string; source: FigureSource },
 ): KeywordReading {
   const rows = new KeywordRows(mapping, defaults);
-  let line = 1;
-  // All rows at once: being called for each costs as much again as parsing them.
-  for (const row of Papa.parse<string[]>(text, { delimiter, skipEmptyLines: false }).data) {
-    if (line > 1 || !header) rows.take(row, line);
-    line += linesOf(row);
-  }
+  for (const batch of tableBatches(text, delimiter))
+    batch.rows.forEach((row, at) => {
+      if (batch.lines[at] > 1 || !header) rows.take(row, batch.lines[at]);
+    });
   return { keywords: rows.keywords, bad: rows.bad, empty: rows.empty };
 }
 

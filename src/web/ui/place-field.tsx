@@ -1,5 +1,6 @@
 import { Command } from 'cmdk';
 import { useId } from 'react';
+import { typedAddress } from '../../core/listing/index.ts';
 
 /** Something that can be linked to. */
 export interface Place {
@@ -9,10 +10,6 @@ export interface Place {
 
 /** Rows that are offered; typing narrows them down. */
 const MAX_OFFERED = 60;
-
-/** Whether something typed is an address itself: with a scheme, from the root, a fragment, or a host. */
-export const isAddress = (typed: string): boolean =>
-  /^(?:[a-z][a-z\d+.-]*:|\/|#)\S+$|^[\w-]+(?:\.[\w-]+)*\.[a-z]{2,}(?:\/\S*)?$/i.test(typed.trim());
 
 /** Places that have all the words, in their order. */
 export function placesWith(places: readonly Place[], typed: string): Place[] {
@@ -34,6 +31,7 @@ export function PlaceField({
   onTake,
   placeholder,
   quiet = false,
+  pagesOnly = false,
 }: {
   label: string;
   places: readonly Place[];
@@ -44,11 +42,18 @@ export function PlaceField({
   placeholder?: string;
   /** Nothing is offered until something is typed. */
   quiet?: boolean;
+  /** A place in a page, a mail address and the like are none here. */
+  pagesOnly?: boolean;
 }) {
   const id = useId();
-  const address = typed.trim();
-  const found = quiet && address === '' ? [] : placesWith(places, typed);
-  const own = isAddress(address) && !found.some((place) => place.address === address);
+  const found = quiet && typed.trim() === '' ? [] : placesWith(places, typed);
+  const address = typedAddress(typed);
+  const own =
+    address !== null &&
+    (!pagesOnly || /^(?:https?:|\/)/i.test(address)) &&
+    !found.some((place) => place.address === address)
+      ? { address, title: address }
+      : null;
   return (
     <Command shouldFilter={false} label={label} loop>
       <label htmlFor={id} className="mb-1 block text-[13px] text-soft">
@@ -62,11 +67,11 @@ export function PlaceField({
         className="w-full rounded-md border px-2 py-1.5"
       />
       <Command.List className="mt-1 max-h-64 overflow-auto">
-        {own && <Line place={{ address, title: address }} said="this address" onTake={onTake} />}
+        {own && <Line place={own} said="this address" onTake={onTake} />}
         {found.map((place) => (
           <Line key={place.address} place={place} said={place.address} onTake={onTake} />
         ))}
-        {found.length === 0 && !own && address !== '' && (
+        {found.length === 0 && !own && typed.trim() !== '' && (
           <p className="px-2 py-1 text-[13px] text-soft">
             No post or page of the site has these words. Type an address and press Enter.
           </p>

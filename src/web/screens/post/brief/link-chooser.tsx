@@ -28,6 +28,7 @@ export function LinkChooser({
         }}
         placeholder="A post or page of the site, or an address"
         quiet
+        pagesOnly
       />
     </div>
   );

@@ -28,8 +28,8 @@ export function LinkPicker({
     setOpen(next);
   };
   const set = ({ address, title }: Place) => {
-    const href = /^[\w-]+(?:\.[\w-]+)+(?:\/|$)/.test(address) ? `https://${address}` : address;
-    if (safeHref(href) === null) return;
+    const href = safeHref(address);
+    if (href === null) return;
     const chain = editor.chain().focus();
     // Without selected words the title itself becomes the link.
     if (editor.state.selection.empty && !active)
