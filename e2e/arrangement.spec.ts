@@ -53,3 +53,26 @@ test('notes give way to one another in a narrower window too', async ({ page }) 
   await expect.poll(async () => (await notes.first().boundingBox())?.height ?? 0).toBeGreaterThan(tall);
   await expect.poll(overlaps).toBe(0);
 });
+
+test('what was typed stays when the window becomes narrow enough for one column, and when it is wide again', async ({
+  page,
+}) => {
+  await page.goto('/posts');
+  await page
+    .getByRole('table', { name: 'Posts' })
+    .getByRole('link', { name: 'How to fix a flat bike tyre by the road' })
+    .click();
+  await page.getByRole('navigation', { name: 'Trail' }).getByRole('link', { name: 'Outline' }).click();
+  await page.getByRole('button', { name: 'Brief' }).click();
+  const field = page.getByRole('textbox', { name: 'Text that came back' });
+  await field.fill('A text that came back from another writer.');
+  const wide = await field.boundingBox();
+  await page.setViewportSize({ width: 800, height: 800 });
+  await expect.poll(async () => (await field.boundingBox())?.x).toBeLessThan(wide?.x ?? 0);
+  await expect(field).toHaveValue('A text that came back from another writer.');
+  await field.scrollIntoViewIfNeeded();
+  await expect(page.getByRole('separator')).toBeHidden();
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await expect(field).toHaveValue('A text that came back from another writer.');
+  await expect(page.getByRole('separator', { name: /Width of/ })).toBeVisible();
+});

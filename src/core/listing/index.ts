@@ -3,7 +3,7 @@
  *
  * `widths` measures lines in pixels from the shipped Arial-metric face; `cut` says where a results page would cut;
  * `meta-title` and `opening` give what stands there when nothing is written; `slugs` and `addresses` make and
- * compare addresses.
+ * compare addresses, `typed-address` reads one that somebody typed.
  */
 export { comparablePath, DEFAULT_ADDRESS_PATTERN, linkKind, postPath } from './addresses.ts';
 export { type CutLine, cutToWidth } from './cut.ts';

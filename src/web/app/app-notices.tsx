@@ -2,11 +2,11 @@ import { useEffect, useState } from 'react';
 import { OUTDATED, storageKind } from '../data/storage.ts';
 import { attempt } from '../state/attempt.ts';
 import { backupPutOff } from '../state/preferences.ts';
-import { remember, remembered } from '../state/remembered.ts';
 import { saveBackup } from '../state/save-backup.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { Button } from '../ui/button.tsx';
 import { Notice } from '../ui/notice.tsx';
+import { remember, remembered } from '../ui/remembered.ts';
 import { takeUpdate, UPDATE_READY, updateWaits } from './offline.ts';
 
 /** Under which it is remembered that plain http was spoken of. */

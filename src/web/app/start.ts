@@ -5,7 +5,7 @@ import { ensureSite } from '../data/sites.ts';
 import { openStorage } from '../data/storage.ts';
 import { isDemo } from '../services/is-demo.ts';
 import { attempt } from '../state/attempt.ts';
-import { remember, remembered } from '../state/remembered.ts';
+import { remember, remembered } from '../ui/remembered.ts';
 import { jobsWorker } from '../workers/jobs-client.ts';
 
 const TIDIED = 'dune-sparrow-tidied';

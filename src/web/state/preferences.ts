@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { remember, remembered } from './remembered.ts';
+import { remember, remembered } from '../ui/remembered.ts';
 
 export type Theme = 'system' | 'light' | 'dark';
 /** How the margin orders its notes. */

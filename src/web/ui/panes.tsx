@@ -1,24 +1,9 @@
 import type { CSSProperties, ReactNode } from 'react';
 import { Group, Panel, Separator, useDefaultLayout } from 'react-resizable-panels';
+import { remember, remembered } from './remembered.ts';
 import { useMedia } from './use-media.ts';
 
-/** Where the widths are kept for next time; a window that refuses storage begins with the given ones each time. */
-const storage = {
-  getItem: (key: string) => {
-    try {
-      return localStorage.getItem(key);
-    } catch {
-      return null;
-    }
-  },
-  setItem: (key: string, layout: string) => {
-    try {
-      localStorage.setItem(key, layout);
-    } catch {
-      // What was pulled holds until the screen is left.
-    }
-  },
-};
+const storage = { getItem: remembered, setItem: remember };
 
 /** Both panes grow with what stands in them, and the page around scrolls both. */
 const SHARED: Record<'group' | 'pane', CSSProperties> = {
@@ -70,16 +55,11 @@ export function Panes({
     storage,
   });
   const style = together ? SHARED : { group: {}, pane: {} };
-  if (stacked) {
-    // Each fills a screen at most: a table of a hundred thousand rows must have an end to its height.
-    const pane = `flex flex-col ${together ? '' : 'max-h-full min-h-0'}`;
-    return (
-      <div className={`flex flex-col ${together ? '' : 'min-h-0 flex-1 overflow-auto'}`}>
-        <div className={`${pane} ${side === null ? 'flex-1' : 'shrink-0'}`}>{main}</div>
-        {side !== null && <div className={`${pane} shrink-0 border-t`}>{side}</div>}
-      </div>
-    );
-  }
+  // Below one another the panes are the same ones: what was typed in them must outlive a window that is made narrow,
+  // or a page that is printed. Each fills a screen at most, as a table of a hundred thousand rows must have an end.
+  const stack = `flex-col! [&>[data-panel]]:shrink-0! [&>[data-panel]]:basis-auto! ${
+    side === null ? '' : '[&>[data-panel]]:grow-0!'
+  } ${together ? '' : 'overflow-auto!'}`;
   return (
     <Group
       id={`panes-${name}`}
@@ -87,7 +67,8 @@ export function Panes({
       defaultLayout={defaultLayout}
       onLayoutChanged={onLayoutChanged}
       style={style.group}
-      className={`${together ? '' : 'min-h-0 flex-1'} print:block! print:h-auto! print:overflow-visible!`}
+      disabled={stacked}
+      className={`${together ? '' : 'min-h-0 flex-1'} ${stacked ? stack : ''} print:block! print:h-auto! print:overflow-visible!`}
     >
       <Panel
         id="main"
@@ -104,14 +85,14 @@ export function Panes({
         <>
           <Separator
             aria-label={`Width of ${sideName}`}
-            className="w-px bg-line outline-offset-0 print:hidden hover:bg-soft data-[separator=active]:bg-marram"
+            className={`bg-line outline-offset-0 print:hidden hover:bg-soft data-[separator=active]:bg-marram ${stacked ? 'hidden' : 'w-px'}`}
           />
           <Panel
             id="side"
             minSize={least}
             {...(mainMost ? {} : { defaultSize: sideWidth, groupResizeBehavior: 'preserve-pixel-size' })}
             style={style.pane}
-            className="flex flex-col print:max-h-none! print:overflow-visible!"
+            className={`flex flex-col print:max-h-none! print:overflow-visible! ${stacked ? 'border-t' : ''}`}
           >
             {side}
           </Panel>
