@@ -35,10 +35,13 @@ interface TextProps {
   value: string;
   onChange: (value: string) => void;
   note?: ReactNode;
-  placeholder?: string;
+  /** Why what stands there cannot be taken; said in place of the note. */
+  problem?: string | undefined;
+  placeholder?: string | undefined;
   rows?: number;
   list?: readonly string[];
-  /** Its value comes back from storage later than it is typed: until it is left, it shows what was typed. */
+  inputMode?: 'text' | 'numeric';
+  /** Its value comes back from storage later than it is typed, or not at all: it shows what was typed until then. */
   stored?: boolean;
 }
 
@@ -48,28 +51,39 @@ export function TextField({
   value,
   onChange,
   note,
+  problem = '',
   placeholder,
   rows,
   list,
+  inputMode,
   stored = false,
 }: TextProps) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const change = (next: string) => {
-    if (stored) setTyped(next);
-    onChange(next);
+  /** What was typed, and what was kept when the last key came. */
+  const [typed, setTyped] = useState<{ text: string; before: string } | null>(null);
+  const [left, setLeft] = useState(true);
+  // Once it is left, whatever storage answered stands there; what it never took stays in sight.
+  if (typed && left && value !== typed.before) setTyped(null);
+  const own = {
+    'aria-invalid': problem === '' ? undefined : true,
+    value: stored && typed ? typed.text : value,
+    placeholder,
+    inputMode,
+    onChange: ({ target }: { target: { value: string } }) => {
+      setTyped({ text: target.value, before: value });
+      onChange(target.value);
+    },
+    onFocus: () => setLeft(false),
+    onBlur: () => setLeft(true),
   };
   return (
-    <Field label={label} note={note}>
+    <Field label={label} note={problem ? <span className="text-rust">{problem}</span> : note}>
       {(id, noteId) =>
         rows ? (
           <textarea
             id={id}
             aria-describedby={noteId}
             rows={rows}
-            value={typed ?? value}
-            placeholder={placeholder}
-            onChange={(event) => change(event.target.value)}
-            onBlur={() => setTyped(null)}
+            {...own}
             className={`${BOX} field-sizing-content`}
           />
         ) : (
@@ -77,11 +91,8 @@ export function TextField({
             <input
               id={id}
               aria-describedby={noteId}
-              value={typed ?? value}
-              placeholder={placeholder}
               list={list ? `${id}-list` : undefined}
-              onChange={(event) => change(event.target.value)}
-              onBlur={() => setTyped(null)}
+              {...own}
               className={BOX}
             />
             {list && (

@@ -21,20 +21,45 @@ beforeAll(() => {
 afterEach(cleanup);
 
 describe('a text that is stored as it is typed', () => {
-  function Slow({ stored }: { stored: boolean }) {
-    return <TextField label="Site name" value="as it is kept" onChange={() => {}} stored={stored} />;
-  }
   const field = () => screen.getByLabelText<HTMLInputElement>('Site name');
-  it('shows what was typed until it is left, however late storage is', () => {
-    render(<Slow stored />);
-    fireEvent.change(field(), { target: { value: 'Saltmarsh' } });
-    expect(field().value).toBe('Saltmarsh');
+  const site = (value: string, stored = true) => (
+    <TextField label="Site name" value={value} onChange={() => {}} stored={stored} />
+  );
+  const type = (text: string) => {
+    fireEvent.focus(field());
+    fireEvent.change(field(), { target: { value: text } });
+  };
+  it('shows what was typed however late storage is, and what storage made of it once it is left', () => {
+    const { rerender } = render(site('Old name'));
+    type(' Saltmarsh ');
+    expect(field().value).toBe(' Saltmarsh ');
+    rerender(site('Saltmarsh'));
+    expect(field().value).toBe(' Saltmarsh ');
     fireEvent.blur(field());
-    expect(field().value).toBe('as it is kept');
+    expect(field().value).toBe('Saltmarsh');
+  });
+  it('that storage never took stays in the field when it is left', () => {
+    const { rerender } = render(site('Old name'));
+    type('Saltmarsh');
+    fireEvent.blur(field());
+    expect(field().value).toBe('Saltmarsh');
+    // Once it is taken after all, or another tab writes, that stands there.
+    rerender(site('Saltmarsh Wheelworks'));
+    expect(field().value).toBe('Saltmarsh Wheelworks');
+  });
+  it('can be changed from elsewhere before and after', () => {
+    const { rerender } = render(site('Old name'));
+    rerender(site('From another tab'));
+    expect(field().value).toBe('From another tab');
+    type('Mine');
+    rerender(site('Mine'));
+    fireEvent.blur(field());
+    rerender(site('From another tab'));
+    expect(field().value).toBe('From another tab');
   });
   it('otherwise shows what it is given', () => {
-    render(<Slow stored={false} />);
-    fireEvent.change(field(), { target: { value: 'Saltmarsh' } });
+    render(site('as it is kept', false));
+    type('Saltmarsh');
     expect(field().value).toBe('as it is kept');
   });
 });

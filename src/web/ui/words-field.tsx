@@ -1,5 +1,5 @@
 import { type ReactNode, useState } from 'react';
-import { Field } from './field.tsx';
+import { TextField } from './field.tsx';
 
 /** Words that a post may have at most. */
 const MAX_WORDS = 100_000;
@@ -27,32 +27,21 @@ export function WordsField({
   note?: ReactNode;
   placeholder?: string;
 }) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const reading = typed === null ? null : readWords(typed);
-  const problem = reading && 'problem' in reading ? reading.problem : '';
+  const [problem, setProblem] = useState('');
   return (
-    <Field label={label} note={problem ? <span className="text-rust">{problem}</span> : note}>
-      {(id, noteId) => (
-        <input
-          id={id}
-          aria-describedby={noteId}
-          aria-invalid={problem !== ''}
-          inputMode="numeric"
-          value={typed ?? value ?? ''}
-          placeholder={placeholder}
-          onChange={(event) => {
-            const next = event.target.value;
-            setTyped(next);
-            const read = readWords(next);
-            if ('words' in read) onChange(read.words);
-          }}
-          onBlur={() => {
-            // What is no number is kept in sight until it is mended.
-            if (!problem) setTyped(null);
-          }}
-          className="w-full rounded-md border px-2.5 py-1.5"
-        />
-      )}
-    </Field>
+    <TextField
+      stored
+      label={label}
+      value={value === null ? '' : String(value)}
+      onChange={(typed) => {
+        const read = readWords(typed);
+        setProblem('problem' in read ? read.problem : '');
+        if ('words' in read) onChange(read.words);
+      }}
+      note={note}
+      problem={problem}
+      placeholder={placeholder}
+      inputMode="numeric"
+    />
   );
 }
