@@ -54,23 +54,15 @@ export function useNotePlaces({
     const [within, host] = [column.current, list.current];
     if (!within || !host) return;
     let frame = 0;
-    let width = host.offsetWidth;
-    const later = () => {
+    const observer = new ResizeObserver(() => {
       cancelAnimationFrame(frame);
       frame = requestAnimationFrame(place);
-    };
-    const text = new ResizeObserver(later);
-    text.observe(within);
-    // Notes in a narrower margin are taller. Their height alone follows from where they stand.
-    const margin = new ResizeObserver(() => {
-      if (host.offsetWidth === width) return;
-      width = host.offsetWidth;
-      later();
     });
-    margin.observe(host);
+    observer.observe(within);
+    // Notes in a narrower margin are taller, though the text beside them stays as it is.
+    observer.observe(host);
     return () => {
-      text.disconnect();
-      margin.disconnect();
+      observer.disconnect();
       cancelAnimationFrame(frame);
     };
   }, [column, list, place]);
