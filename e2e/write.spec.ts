@@ -16,7 +16,10 @@ test.beforeEach(async ({ page }) => {
 test('headings, lists and a table by Markdown shortcuts and the toolbar', async ({ page }) => {
   const draft = page.getByRole('textbox', { name: 'Draft' });
   await page.keyboard.type('## Kit\nOne **bold** word\n- tent\nstove\n\n\n> wind\n\n');
-  await page.getByRole('button', { name: 'Table' }).click();
+  await page
+    .getByRole('toolbar', { name: 'Format' })
+    .getByRole('button', { name: 'Table', exact: true })
+    .click();
   await page.keyboard.type('Part');
   await expect(draft.getByRole('heading', { level: 2, name: 'Kit' })).toBeVisible();
   await expect(draft.getByRole('listitem')).toHaveCount(2);
