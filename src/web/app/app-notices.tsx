@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { OUTDATED, storageKind } from '../data/storage.ts';
 import { attempt } from '../state/attempt.ts';
+import { holdPage } from '../state/hold-page.ts';
 import { backupPutOff } from '../state/preferences.ts';
 import { saveBackup } from '../state/save-backup.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
@@ -30,6 +31,8 @@ export function AppNotices() {
       removeEventListener(UPDATE_READY, ready);
     };
   }, []);
+  // All of it goes with the window.
+  useEffect(() => (storageKind() === 'memory' ? holdPage() : undefined), []);
   if (outdated)
     return (
       <Notice grave>

@@ -3,6 +3,7 @@ import { fillDemo } from '../data/demo.ts';
 import { purgeDeleted } from '../data/posts.ts';
 import { ensureSite } from '../data/sites.ts';
 import { openStorage } from '../data/storage.ts';
+import { openVisitStore } from '../data/visit-store.ts';
 import { isDemo } from '../services/is-demo.ts';
 import { attempt } from '../state/attempt.ts';
 import { remember, remembered } from '../ui/remembered.ts';
@@ -16,6 +17,8 @@ const TIDY_AFTER = 5000;
 /** Opens the database and fills it with the demo where that is asked for. */
 export async function start(): Promise<void> {
   await openStorage(isDemo());
+  // Open before the first key, so that each can be kept at once.
+  void openVisitStore();
   if (isDemo()) await fillDemo();
   await ensureSite();
   await purgeDeleted(new Date(Date.now() - UNDO_LASTS).toISOString());

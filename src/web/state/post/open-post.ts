@@ -2,6 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { ScoreReport } from '../../../core/criteria/index.ts';
 import { emptyFields, type PostFields } from '../../../core/draft/index.ts';
 import type { OutlineItem } from '../../../core/outline/index.ts';
+import type { TrialStart } from '../../data/trials.ts';
 import type { Coverage, OfferedFix, ScoreAnswer } from '../../workers/scoring-worker.ts';
 
 /** How far what is written has come. */
@@ -43,7 +44,7 @@ export interface OpenPost {
   /** How the post stands to its study; null: it has none. */
   coverage: Coverage | null;
   /** How the score stood when the trial under way began; null: none is. */
-  trial: { report: ScoreReport; words: number } | null;
+  trial: TrialStart | null;
 }
 
 const initialState: OpenPost = {
@@ -120,8 +121,8 @@ const slice = createSlice({
       state.fields = fields;
       state.outline = outline;
     }),
-    trialBegun: own<object>((state) => {
-      if (state.report) state.trial = { report: state.report, words: state.words };
+    trialBegun: own<TrialStart>((state, { report, words }) => {
+      state.trial = { report, words };
     }),
     trialEnded: own<object>((state) => {
       state.trial = null;

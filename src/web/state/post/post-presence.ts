@@ -15,6 +15,14 @@ export interface PresenceListener {
 
 type Message = { kind: 'wanted' | 'free'; from: string };
 
+const lockOf = (postId: string): string => `post ${database().name} ${postId}`;
+
+/** Whether a visit, in this tab or another, writes a post just now. Where the browser has no locks nobody knows. */
+export async function isWrittenElsewhere(postId: string): Promise<boolean> {
+  const name = lockOf(postId);
+  return ((await navigator.locks?.query())?.held ?? []).some((lock) => lock.name === name);
+}
+
 /**
  * Which of the tabs that have a post open writes it: one at a time, by a lock of the browser. The others follow and
  * may take over; when the writing tab goes, the next one writes. Where the browser has no locks every tab leads, and
@@ -32,7 +40,7 @@ export class PostPresence {
     postId: string,
     private readonly listener: PresenceListener,
   ) {
-    this.name = `post ${database().name} ${postId}`;
+    this.name = lockOf(postId);
     if (!navigator.locks || typeof BroadcastChannel === 'undefined') {
       this.channel = null;
       listener.lead();

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { emptyDraft, emptyFields } from '../../../core/draft/index.ts';
 import { savePost } from '../../data/posts.ts';
+import { UnsavedWords } from '../../data/unsaved-words.ts';
 import { PostSaver, type SaverOwner } from './post-saver.ts';
 
 vi.mock('../../data/posts.ts', async (original) => ({ ...(await original<object>()), savePost: vi.fn() }));
@@ -10,14 +11,21 @@ const content = { document: { fields: emptyFields(), draft: emptyDraft() }, outl
 const full = () => Object.assign(new Error('no room'), { name: 'QuotaExceededError' });
 
 function saverOf(owner: Partial<SaverOwner> = {}): PostSaver {
-  return new PostSaver('a', 1, {
-    read: () => content,
-    onSaving: () => {},
-    onSaved: () => {},
-    setAside: async () => {},
-    takeIn: () => {},
-    ...owner,
-  });
+  const words = new UnsavedWords({ visit: 'v', siteId: 's', postId: 'a' }, { changed: '', content });
+  vi.spyOn(words, 'keep').mockReturnValue();
+  return new PostSaver(
+    'a',
+    1,
+    {
+      read: () => content,
+      onSaving: () => {},
+      onSaved: () => {},
+      setAside: async () => {},
+      takeIn: () => {},
+      ...owner,
+    },
+    words,
+  );
 }
 
 /** Holds the next write; called, it ends. */

@@ -1,6 +1,7 @@
 import type { PostContent } from '../../data/post-content.ts';
 import { type LoadedPost, loadPost, StaleWrite, savePost } from '../../data/posts.ts';
 import { storageProblem } from '../../data/storage.ts';
+import type { Base, UnsavedWords } from '../../data/unsaved-words.ts';
 import type { Saving } from './open-post.ts';
 
 /** At most so long after a change it is written: a throttle, so that continuous typing is saved too. */
@@ -22,6 +23,12 @@ export interface SaverOwner {
   takeIn(stored: LoadedPost): void;
 }
 
+/** What a loaded post is to whoever goes on from it. */
+export const baseOf = ({ row, draft, outline }: LoadedPost): Base => ({
+  changed: row.changed,
+  content: { document: { fields: row.fields, draft }, outline },
+});
+
 /** Writes one post to the database: soon after each change, one write at a time, and again where one failed. */
 export class PostSaver {
   private dirty = false;
@@ -35,6 +42,8 @@ export class PostSaver {
     private readonly id: string,
     private revision: number,
     private readonly owner: SaverOwner,
+    /** Keeps what is not written yet, with every change. */
+    private readonly words: UnsavedWords,
   ) {}
 
   /** The revision that what stands here goes on from. */
@@ -53,16 +62,23 @@ export class PostSaver {
     return this.isBehind ? this.problem : '';
   }
 
+  /** True while something is neither written nor kept for the next visit. */
+  get isAtRisk(): boolean {
+    return this.failure !== '' || (this.isBehind && !this.words.areKept);
+  }
+
   /** To be told of every change. */
   changed(): void {
     this.dirty = true;
+    this.words.keep(this.owner.read());
     if (!this.problem) this.owner.onSaving({ save: 'saving' });
     this.later(SAVE_EVERY);
   }
 
   /** What stands here is what is stored, at a revision: after another tab's write was taken in. */
-  tookIn(revision: number): void {
+  tookIn(revision: number, stored: Base): void {
     this.revision = revision;
+    this.words.tookIn(stored);
   }
 
   /** Writes what is not written yet; resolves when that is kept or could not be, and never rejects. */
@@ -95,11 +111,14 @@ export class PostSaver {
     try {
       const content = this.owner.read();
       const now = new Date().toISOString();
+      this.words.saving({ changed: now, content });
       this.revision = await savePost({ id: this.id, revision: this.revision, now, ...content });
       this.problem = '';
+      this.words.saved(true, this.dirty ? this.owner.read() : null);
       if (!this.dirty) this.owner.onSaving({ save: 'saved', at: now });
       this.owner.onSaved(content);
     } catch (error) {
+      this.words.saved(false, this.owner.read());
       await this.failed(error);
     } finally {
       this.writing = false;
@@ -140,6 +159,7 @@ export class PostSaver {
     } while (this.dirty && !this.closing);
     this.problem = '';
     this.revision = stored.row.revision;
+    this.words.tookIn(baseOf(stored));
     if (this.closing) return;
     this.owner.takeIn(stored);
     this.owner.onSaving({ save: 'saved', at: stored.row.changed });

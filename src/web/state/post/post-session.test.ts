@@ -1,10 +1,14 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { ScoreReport } from '../../../core/criteria/index.ts';
 import { emptyFields, readMarkdown } from '../../../core/draft/index.ts';
 import { database, openDatabase } from '../../data/database.ts';
-import { addPost, loadPost, setDeleted } from '../../data/posts.ts';
+import { addPost, loadPost, savePost, setDeleted } from '../../data/posts.ts';
 import { versionsOf } from '../../data/versions.ts';
+import { readVisits } from '../../data/visit-store.ts';
 import { store } from '../store.ts';
+import { bringLastWords } from './last-words.ts';
+import { scored } from './open-post.ts';
 import { standInForThePage, until } from './page-stand-in.test-data.ts';
 import { PostSession } from './post-session.ts';
 
@@ -115,6 +119,66 @@ describe('leaving a post', () => {
   });
 });
 
+/** A visit that ends with nothing of it saved, as where the page goes between two saves. */
+async function endedVisit(id: string, work: (session: PostSession) => void): Promise<void> {
+  const session = (await PostSession.open(id))!;
+  const put = vi.spyOn(database().posts, 'put').mockRejectedValue(new Error('The page is gone.'));
+  work(session);
+  await session.close();
+  put.mockRestore();
+}
+
+describe('a page that ends before its last words are saved', () => {
+  it('has them at the next opening: fields, outline and body', async () => {
+    await endedVisit('a', (session) => {
+      session.setFields({ title: 'Last words' });
+      session.change({
+        draft: withText(session, 'Body of a.\n\nSecond, and a third.'),
+        outline: [item('1')],
+      });
+    });
+    expect(await title('a')).toBe('a');
+    const next = await visit('a');
+    expect(next.document.fields.title).toBe('Last words');
+    expect(await text('a')).toEqual(['Body of a.', 'Second, and a third.']);
+    expect((await stored('a')).outline).toEqual([item('1')]);
+    expect(await readVisits('unsaved')).toEqual([]);
+  });
+  it('has them once: what is written afterwards stays', async () => {
+    await endedVisit('a', (session) => session.setFields({ title: 'Last words' }));
+    const next = await visit('a');
+    next.setFields({ title: 'Newer' });
+    await next.close();
+    expect((await visit('a')).document.fields.title).toBe('Newer');
+  });
+  it('keeps them beside the post where that was written since', async () => {
+    await endedVisit('a', (session) =>
+      session.change({ draft: withText(session, 'Body of a, longer.\n\nSecond.') }),
+    );
+    const { row, draft, outline } = await stored('a');
+    const document = { fields: { ...row.fields, title: 'Restored meanwhile' }, draft };
+    await savePost({ id: 'a', revision: row.revision, now: '2026-11-02T09:00:00Z', document, outline });
+    expect((await visit('a')).document.fields.title).toBe('Restored meanwhile');
+    const [version] = await versionsOf('s', 'a');
+    expect(version.reason).toBe('aside');
+    expect(version.draft.blocks.map((block) => block.text)).toContain('Body of a, longer.');
+    expect(said.at(-1)?.text).toContain('kept under Versions');
+  });
+  it('waits with those of a post in the trash until that comes back', async () => {
+    await endedVisit('a', (session) => session.setFields({ title: 'Last words' }));
+    await setDeleted(['a'], '2026-11-02T09:00:00Z');
+    expect(await PostSession.open('a')).toBeNull();
+    await setDeleted(['a'], '');
+    expect((await visit('a')).document.fields.title).toBe('Last words');
+  });
+  it('leaves the words of a visit that goes on alone', async () => {
+    const living = await visit('a');
+    living.setFields({ title: 'Being written' });
+    await bringLastWords('a', living.key);
+    expect(await title('a')).toBe('a');
+  });
+});
+
 describe('an undo', () => {
   it('goes to its own post, whichever is open by then', async () => {
     const session = await visit('a');
@@ -184,9 +248,36 @@ describe('an outline that a worker makes', () => {
   });
 });
 
+/** A report as scoring answers it. */
+const report = { score: 70, criteria: [], groups: [] } as unknown as ScoreReport;
+const scoredVisit = async (id: string): Promise<PostSession> => {
+  const session = await visit(id);
+  store.dispatch(
+    scored({ session: session.key, answer: { report, words: 4, fixes: {}, coverage: null } as never }),
+  );
+  return session;
+};
+
 describe('a trial', () => {
+  it('that is left goes on at the next visit, and is taken back from there', async () => {
+    const session = await scoredVisit('a');
+    await session.beginTrial();
+    session.setFields({ title: 'Try' });
+    await session.close();
+    await visit('b');
+    expect(shown().trial).toBeNull();
+    const again = await visit('a');
+    expect(shown().trial).toEqual({ report, words: 4 });
+    expect(shown().fields.title).toBe('Try');
+    again.endTrial('take-back');
+    await again.saved();
+    expect(await title('a')).toBe('a');
+    await again.close();
+    await visit('a');
+    expect(shown().trial).toBeNull();
+  });
   it('is taken back as a whole, and that can be undone', async () => {
-    const session = await visit('a');
+    const session = await scoredVisit('a');
     await session.beginTrial();
     session.change({ fields: { title: 'Try' }, draft: withText(session, 'Tried.') });
     session.endTrial('take-back');

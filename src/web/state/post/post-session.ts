@@ -6,13 +6,16 @@ import type { OutlineItem } from '../../../core/outline/index.ts';
 import { contentTakenBack, type PostContent } from '../../data/post-content.ts';
 import type { VersionReason, VersionRow } from '../../data/post-rows.ts';
 import { type LoadedPost, loadPost, revisionOf } from '../../data/posts.ts';
+import type { TrialRow } from '../../data/trials.ts';
+import { UnsavedWords } from '../../data/unsaved-words.ts';
 import type { TermPlace } from '../../workers/scoring-worker.ts';
 import { offerUndo, type TakeBack } from '../undo.ts';
 import { lendDraft } from './draft-at-hand.ts';
+import { bringLastWords } from './last-words.ts';
 import { lastVisitWritten, sessionClosed, sessionOpened, takeBackInPost } from './open-sessions.ts';
 import { type BodyOwner, type PostChange, PostInHand } from './post-in-hand.ts';
-import { PostPresence } from './post-presence.ts';
-import { PostSaver } from './post-saver.ts';
+import { isWrittenElsewhere, PostPresence } from './post-presence.ts';
+import { baseOf, PostSaver } from './post-saver.ts';
 import { PostScorer } from './post-scorer.ts';
 import { PostTrial } from './post-trial.ts';
 import { ShownPost } from './shown-post.ts';
@@ -34,7 +37,7 @@ export class PostSession {
   private takingIn = false;
   private readonly saver: PostSaver;
   private readonly scorer: PostScorer;
-  private readonly trial = new PostTrial();
+  private readonly trial: PostTrial;
   private readonly presence: PostPresence;
   private readonly versions: VersionKeeper;
   private readonly others: Subscription;
@@ -46,14 +49,20 @@ export class PostSession {
     loaded: LoadedPost,
   ) {
     this.post = new PostInHand(loaded);
+    this.trial = new PostTrial(id);
     this.versions = new VersionKeeper({ siteId, postId: id }, this.content);
-    this.saver = new PostSaver(id, loaded.row.revision, {
-      read: () => this.content,
-      onSaving: (saving) => this.shown.saving(saving),
-      onSaved: (content) => this.versions.afterSave(content),
-      setAside: (content) => this.versions.keepAside(content),
-      takeIn: (stored) => this.takeIn(stored),
-    });
+    this.saver = new PostSaver(
+      id,
+      loaded.row.revision,
+      {
+        read: () => this.content,
+        onSaving: (saving) => this.shown.saving(saving),
+        onSaved: (content) => this.versions.afterSave(content),
+        setAside: (content) => this.versions.keepAside(content),
+        takeIn: (stored) => this.takeIn(stored),
+      },
+      new UnsavedWords({ visit: this.key, siteId, postId: id }, baseOf(loaded)),
+    );
     this.scorer = new PostScorer(
       { siteId, postId: id },
       {
@@ -70,7 +79,7 @@ export class PostSession {
       error: (error: unknown) => console.error('Changes of other tabs cannot be seen:', error),
     });
     this.presence = new PostPresence(id, {
-      lead: () => this.refresh(() => this.setFollowing(false)),
+      lead: () => this.lead(),
       follow: () => this.setFollowing(true),
       yield: () => this.saver.write(),
     });
@@ -86,12 +95,14 @@ export class PostSession {
    */
   static async open(id: string, signal?: AbortSignal): Promise<PostSession | null> {
     await lastVisitWritten(id);
-    const loaded = await loadPost(id);
+    if (!(await isWrittenElsewhere(id))) await bringLastWords(id);
+    const [loaded, trial] = await Promise.all([loadPost(id), PostTrial.underWay(id)]);
     if (!loaded || signal?.aborted) return null;
     const session = new PostSession(id, loaded.row.siteId, loaded);
     const { siteId, post, shown } = session;
     shown.opened({ id, siteId, fields: post.fields, outline: post.outline, changed: loaded.row.changed });
     if (session.following) shown.following(true);
+    session.goOnWithTrial(trial);
     return session;
   }
 
@@ -112,6 +123,11 @@ export class PostSession {
   /** Why what stands here is not saved, in words; empty where it is, or is on its way. */
   get unsaved(): string {
     return this.saver.failure;
+  }
+
+  /** True while something stands here alone: the end of the page would take it along. */
+  get isAtRisk(): boolean {
+    return this.saver.isAtRisk;
   }
 
   /** All of the post as it stands now. */
@@ -150,12 +166,7 @@ export class PostSession {
    * whichever is open by then.
    */
   change({ fields, draft, outline }: PostChange): TakeBack {
-    if (this.following) {
-      toast('This post is written in another tab. Change it there, or press "Write here instead".', {
-        id: `following ${this.key}`,
-      });
-    }
-    if (this.closed || this.following) return () => {};
+    if (!this.mayChange()) return () => {};
     return this.tracked(() => {
       // The editor tells of a change of its own.
       if (draft && !this.post.replaceBody(draft)) this.changed();
@@ -217,15 +228,17 @@ export class PostSession {
 
   /** Begins a trial: from here on everything can be taken back in one go. How the post stands is kept as a version. */
   async beginTrial(): Promise<void> {
-    this.trial.begin(this.content);
-    this.shown.trial(true);
+    const start = this.shown.trialBegun();
+    if (!start || !this.mayChange()) return;
+    this.trial.begin(this.content, start);
     await this.keepVersion('trial');
   }
 
   /** Ends a trial. What is taken back can be brought back by the answer's undo. */
   endTrial(how: 'keep' | 'take-back'): void {
+    if (!this.mayChange()) return;
     const before = this.trial.end();
-    this.shown.trial(false);
+    this.shown.trialEnded();
     if (how === 'keep' || !before) return;
     offerUndo('The post is as it was before the trial.', this.putBack(before));
   }
@@ -236,6 +249,34 @@ export class PostSession {
   /** Resolves when everything written so far is kept (or could not be). */
   saved(): Promise<void> {
     return this.saver.write();
+  }
+
+  private mayChange(): boolean {
+    if (this.following)
+      toast('This post is written in another tab. Change it there, or press "Write here instead".', {
+        id: `following ${this.key}`,
+      });
+    return !this.closed && !this.following;
+  }
+
+  /** Writes here from now on: first what is left of visits that ended too soon comes in. */
+  private lead(): void {
+    // Only while another tab wrote the post can a trial have begun or ended elsewhere.
+    const followed = this.following;
+    bringLastWords(this.id, this.key)
+      .then(async () => {
+        if (followed) this.goOnWithTrial(await PostTrial.underWay(this.id));
+      })
+      .catch((error: unknown) => console.error('The last words of another visit cannot be read:', error))
+      .finally(() => this.refresh(() => this.setFollowing(false)));
+  }
+
+  /** A trial that was left before it ended goes on; one that ended elsewhere has ended here too. */
+  private goOnWithTrial(row: TrialRow | null): void {
+    if (this.closed || (row !== null) === this.trial.isOn) return;
+    if (row) this.shown.trialGoesOn(row);
+    else this.shown.trialEnded();
+    this.trial.goOn(row);
   }
 
   private setFollowing(following: boolean): void {
@@ -257,7 +298,7 @@ export class PostSession {
 
   private takeIn(stored: LoadedPost): void {
     const { row } = stored;
-    this.saver.tookIn(row.revision);
+    this.saver.tookIn(row.revision, baseOf(stored));
     this.takingIn = true;
     this.post.takeIn(stored);
     this.takingIn = false;

@@ -1,5 +1,7 @@
+import type { ScoreReport } from '../../../core/criteria/index.ts';
 import type { PostFields } from '../../../core/draft/index.ts';
 import type { OutlineItem } from '../../../core/outline/index.ts';
+import type { TrialStart } from '../../data/trials.ts';
 import type { ScoreAnswer } from '../../workers/scoring-worker.ts';
 import { store } from '../store.ts';
 import {
@@ -52,8 +54,22 @@ export class ShownPost {
     store.dispatch(presenceSet({ session: this.session, following }));
   }
 
-  trial(isOn: boolean): void {
-    store.dispatch((isOn ? trialBegun : trialEnded)({ session: this.session }));
+  /** A trial begins; answers the report that it begins with, null where there is none yet. */
+  trialBegun(): TrialStart | null {
+    const { report, words, session } = store.getState().openPost;
+    if (!report || session !== this.session) return null;
+    const start = { report: report as ScoreReport, words };
+    this.trialGoesOn(start);
+    return start;
+  }
+
+  /** A trial that began earlier is under way. */
+  trialGoesOn({ report, words }: TrialStart): void {
+    store.dispatch(trialBegun({ session: this.session, report, words }));
+  }
+
+  trialEnded(): void {
+    store.dispatch(trialEnded({ session: this.session }));
   }
 
   closed(): void {

@@ -2,6 +2,7 @@ import { toast } from 'sonner';
 import { slugOf } from '../../../core/listing/index.ts';
 import type { PostContent } from '../../data/post-content.ts';
 import { download } from '../../ui/download.ts';
+import { holdPage } from '../hold-page.ts';
 
 /** Hands a post out as a file. The writers come only when they are asked for. */
 export async function saveAsFile({ document }: PostContent): Promise<void> {
@@ -17,6 +18,7 @@ export async function saveAsFile({ document }: PostContent): Promise<void> {
 export function tellUnsaved(content: PostContent, tryAgain: () => Promise<boolean>): void {
   const name = content.document.fields.title || 'Untitled';
   const id = `unsaved ${crypto.randomUUID()}`;
+  const release = holdPage();
   const tell = (said: string) =>
     toast.error(said, {
       id,
@@ -24,18 +26,20 @@ export function tellUnsaved(content: PostContent, tryAgain: () => Promise<boolea
       action: {
         label: 'Save as a file',
         onClick: () => {
-          saveAsFile(content).catch(() => tell(`"${name}" could not be handed out as a file. Try again.`));
+          saveAsFile(content).then(release, () =>
+            tell(`"${name}" could not be handed out as a file. Try again.`),
+          );
         },
       },
       cancel: {
         label: 'Try again',
         onClick: () => {
           tryAgain()
-            .then((kept) =>
-              kept
-                ? toast.success(`"${name}" is saved.`, { id, duration: 5000 })
-                : tell(`"${name}" still could not be saved.`),
-            )
+            .then((kept) => {
+              if (!kept) return tell(`"${name}" still could not be saved.`);
+              release();
+              return toast.success(`"${name}" is saved.`, { id, duration: 5000 });
+            })
             .catch(() => tell(`"${name}" still could not be saved.`));
         },
       },

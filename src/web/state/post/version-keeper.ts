@@ -1,8 +1,8 @@
-import { toast } from 'sonner';
 import type { PostContent } from '../../data/post-content.ts';
 import type { VersionReason, VersionRow } from '../../data/post-rows.ts';
 import { keepVersion, versionsOf } from '../../data/versions.ts';
 import { jobsWorker } from '../../workers/jobs-client.ts';
+import { tellAside } from './last-words.ts';
 
 /** Minutes of work after which a version is kept by itself. */
 const EVERY = 10;
@@ -34,10 +34,7 @@ export class VersionKeeper {
   /** Keeps what was written here while another write came first, and says where it is. */
   async keepAside(content: PostContent): Promise<void> {
     await this.keep(content, 'aside');
-    toast('This post was changed elsewhere. What you had written here is kept under Versions.', {
-      id: `aside ${this.post.postId}`,
-      duration: 15_000,
-    });
+    tellAside(this.post.postId);
   }
 
   /** To be told after each save; keeps a version where one is due. The next save does not wait for it. */

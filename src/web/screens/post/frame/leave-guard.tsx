@@ -2,6 +2,7 @@ import { AlertDialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { useBlocker } from 'react-router';
 import { attempt } from '../../../state/attempt.ts';
+import { holdPage } from '../../../state/hold-page.ts';
 import type { PostSession } from '../../../state/post/post-session.ts';
 import { saveAsFile } from '../../../state/post/unsaved.ts';
 import { useAppSelector } from '../../../state/store.ts';
@@ -9,19 +10,13 @@ import { Button } from '../../../ui/button.tsx';
 
 /** Stands in the way of leaving a post that could not be saved, and offers the two ways out. */
 export function LeaveGuard({ session }: { session: PostSession }) {
-  const { save, problem } = useAppSelector((state) => state.openPost);
+  const problem = useAppSelector((state) => state.openPost.problem);
   const [failed, setFailed] = useState(false);
   const blocker = useBlocker(
     ({ nextLocation }) =>
       session.unsaved !== '' && !nextLocation.pathname.startsWith(`/posts/${session.id}/`),
   );
-  useEffect(() => {
-    if (save !== 'failed') return;
-    // The browser asks in its own words before the window goes.
-    const hold = (event: BeforeUnloadEvent) => event.preventDefault();
-    addEventListener('beforeunload', hold);
-    return () => removeEventListener('beforeunload', hold);
-  }, [save]);
+  useEffect(() => holdPage(() => session.isAtRisk), [session]);
   if (blocker.state !== 'blocked') return null;
   const stay = () => {
     setFailed(false);
