@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { demoPicture, file } from './steps/files.ts';
-import { newPost, saved } from './steps/writer.ts';
+import { newPost, paste, saved } from './steps/writer.ts';
 
 const draft = (page: Page) => page.getByRole('textbox', { name: 'Draft' });
 const picture = (name: string) => ({ ...file(name, demoPicture('IMG_2041.png')), mimeType: 'image/png' });
@@ -105,4 +105,54 @@ test('a post without title, slug or text is not published, and says what it need
   await expect(page.getByLabel('Status')).toHaveValue('draft');
   await page.getByLabel('Status').selectOption('In review');
   await expect(page.getByRole('alert')).toBeHidden();
+});
+
+test('a picture, and markup that is kept as it is, come through the clipboard with everything they have', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await page.keyboard.type('Low water.');
+  await paste(page, '<p>Before.</p><video src="https://films.example/tide.mp4" controls></video>');
+  const kept = draft(page).getByText('Kept as it is:');
+  await expect(kept).toBeVisible();
+  await page.keyboard.press('Control+End');
+  await page.getByLabel('Picture file', { exact: true }).setInputFiles([picture('one.png')]);
+  const figure = draft(page).getByRole('figure');
+  await figure.getByRole('textbox', { name: 'Alt text' }).fill('A dyke at "low" water & mud');
+  await figure.getByRole('textbox', { name: 'Caption' }).fill('The dyke <at> noon');
+  await figure.getByRole('button', { name: 'Layout' }).click();
+  await figure.getByLabel('Side').selectOption('left of the text');
+  await figure.getByRole('img').click();
+  await page.keyboard.press('Control+x');
+  await expect(figure).toHaveCount(0);
+  await page.keyboard.press('Control+v');
+  const whole = async () => {
+    await expect(figure.getByRole('textbox', { name: 'Alt text' })).toHaveValue(
+      'A dyke at "low" water & mud',
+    );
+    await expect(figure.getByRole('textbox', { name: 'Caption' })).toHaveValue('The dyke <at> noon');
+    await expect(figure.getByLabel('Side')).toHaveValue('left');
+    await expect(kept).toHaveCount(1);
+    await expect(draft(page)).toContainText('films.example/tide.mp4');
+  };
+  await whole();
+  await draft(page).getByText('Low water.').click();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('Control+x');
+  await expect(kept).toHaveCount(0);
+  await page.keyboard.press('Control+v');
+  await whole();
+  await saved(page);
+  await page.reload();
+  await whole();
+});
+
+test('a forged block on the clipboard runs nothing and brings nothing but its words', async ({ page }) => {
+  const forged = (block: object) =>
+    `<div data-pm-slice="0 0 []"><figure data-block="${encodeURIComponent(JSON.stringify(block))}"></figure></div><p>Words.</p>`;
+  await paste(page, forged({ src: 'javascript:alert(1)', alt: 'x', caption: 'Caption' }));
+  await paste(page, forged({ src: 'media/a.png', link: 'javascript:alert(1)', width: 'NaN', alt: { a: 1 } }));
+  await expect(draft(page)).toContainText('Words.');
+  await expect(draft(page).locator('[href^="javascript"], [src^="javascript"]')).toHaveCount(0);
 });

@@ -6,6 +6,7 @@ import { Plugin, PluginKey } from '@tiptap/pm/state';
 import { ReactNodeViewRenderer } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
 import { safeHref } from '../../../../../core/draft/index.ts';
+import { fromClipboard, wholeBlock } from './clipboard.ts';
 import { FigureView } from './figure-view.tsx';
 import { KeptView } from './kept-view.tsx';
 
@@ -58,10 +59,14 @@ const Figure = Node.create({
     link: { default: null },
     enlarge: { default: false },
   }),
-  renderHTML: ({ node }) => [
-    'figure',
-    ['img', { src: node.attrs['src'], alt: node.attrs['alt'] ?? undefined }],
-  ],
+  parseHTML: () => fromClipboard('figure', 'figure'),
+  renderHTML: ({ node }) =>
+    wholeBlock(
+      node,
+      'figure',
+      ['img', { src: node.attrs['src'], alt: node.attrs['alt'] ?? undefined }],
+      ['figcaption', node.attrs['caption']],
+    ),
   addNodeView: () => ReactNodeViewRenderer(FigureView),
 });
 
@@ -71,7 +76,8 @@ const Kept = Node.create({
   group: 'block',
   atom: true,
   addAttributes: () => ({ html: { default: '' }, embeds: { default: [] } }),
-  renderHTML: () => ['div', {}],
+  parseHTML: () => fromClipboard('kept', 'div'),
+  renderHTML: ({ node }) => wholeBlock(node, 'div', node.attrs['html']),
   addNodeView: () => ReactNodeViewRenderer(KeptView),
 });
 
