@@ -1,11 +1,24 @@
 import type { Root } from 'hast';
 import { sanitize } from 'hast-util-sanitize';
 import { toHtml } from 'hast-util-to-html';
-import { type Block, type Draft, tidyMarks } from './draft.ts';
+import { type Block, type Container, type Draft, tidyMarks } from './draft.ts';
 import { attribute, findElement } from './hast-reading.ts';
 import { parsePiece } from './parse-html.ts';
 import type { PostFields } from './post-fields.ts';
 import { keptSchema, safeHref, safeSrc } from './sanitise.ts';
+import { cellSpan, listStart, pictureWidth } from './shape-numbers.ts';
+
+function cleanContainer(container: Container): Container {
+  if (container.type === 'list' && container.start !== undefined)
+    return { ...container, start: listStart(container.start) };
+  if (container.type !== 'cell') return container;
+  const { colspan, rowspan, ...cell } = container;
+  return {
+    ...cell,
+    ...(colspan === undefined ? {} : { colspan: cellSpan(colspan) }),
+    ...(rowspan === undefined ? {} : { rowspan: cellSpan(rowspan) }),
+  };
+}
 
 function cleanBlock(block: Block): Block | null {
   const marks = tidyMarks(
@@ -14,12 +27,18 @@ function cleanBlock(block: Block): Block | null {
     ),
     block.text,
   );
-  const clean: Block = { ...block, marks };
+  const clean: Block = { ...block, marks, path: block.path.map(cleanContainer) };
   if (block.image) {
-    const { link, ...image } = block.image;
+    const { link, width: given, ...image } = block.image;
+    const width = pictureWidth(given);
     const src = safeSrc(image.src);
     if (src === null) return block.text ? { ...clean, kind: 'paragraph', image: undefined } : null;
-    clean.image = { ...image, src, ...(link && safeHref(link) !== null ? { link } : {}) };
+    clean.image = {
+      ...image,
+      src,
+      ...(width === null ? {} : { width }),
+      ...(link && safeHref(link) !== null ? { link } : {}),
+    };
   }
   if (block.html !== undefined) {
     const tree = sanitize(parsePiece(block.html), keptSchema) as Root;

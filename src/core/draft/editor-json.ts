@@ -8,6 +8,7 @@ import {
   tidyMarks,
 } from './draft.ts';
 import { type Nested, nest, runsOf } from './nest.ts';
+import { cellSpan, listStart, pictureWidth } from './shape-numbers.ts';
 
 /** The editor's document as JSON: ProseMirror nodes with the names of this product's schema. */
 export interface EditorNode {
@@ -81,7 +82,7 @@ function firstLeafId<T>(node: T, access: TreeAccess<T>): string {
 function containerOf(type: string, attrs: Record<string, unknown>, key: string): Container | null {
   if (type === 'bulletList') return { type: 'list', key, ordered: false };
   if (type === 'orderedList') {
-    const start = Number(attrs['start'] ?? 1);
+    const start = listStart(attrs['start']);
     return { type: 'list', key, ordered: true, ...(start > 1 ? { start } : {}) };
   }
   if (type === 'listItem') return { type: 'item', key };
@@ -89,7 +90,7 @@ function containerOf(type: string, attrs: Record<string, unknown>, key: string):
   if (type === 'table') return { type: 'table', key };
   if (type === 'tableRow') return { type: 'row', key };
   if (type === 'tableCell' || type === 'tableHeader') {
-    const [colspan, rowspan] = [Number(attrs['colspan'] ?? 1), Number(attrs['rowspan'] ?? 1)];
+    const [colspan, rowspan] = [cellSpan(attrs['colspan']), cellSpan(attrs['rowspan'])];
     return {
       type: 'cell',
       key,
@@ -146,7 +147,8 @@ function pictureOf(attrs: Record<string, unknown>): Picture {
     alt: alt === null || alt === undefined ? null : String(alt),
   };
   if (attrs['side'] === 'left' || attrs['side'] === 'right') picture.side = attrs['side'];
-  if (Number(attrs['width']) > 0) picture.width = Number(attrs['width']);
+  const width = pictureWidth(attrs['width']);
+  if (width !== null) picture.width = width;
   if (attrs['link']) picture.link = String(attrs['link']);
   if (attrs['enlarge']) picture.enlarge = true;
   return picture;

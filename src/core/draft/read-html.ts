@@ -8,6 +8,7 @@ import { collapse, headFields } from './head-fields.ts';
 import { parsePage } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
 import { keptSchema } from './sanitise.ts';
+import { cellSpan, listStart } from './shape-numbers.ts';
 
 /** Page furniture by element: no part of a post's text outside an article; navigation nowhere. */
 const FURNITURE = new Set(['header', 'footer', 'aside']);
@@ -139,7 +140,7 @@ function element(el: Element, out: BlockCollector, drop: boolean): void {
   if (tag === 'pre') return out.code(el);
   if (tag === 'blockquote') return out.container((key) => ({ type: 'quote', key }), inner);
   if (tag === 'ul' || tag === 'ol') {
-    const start = tag === 'ol' ? Number(attribute(el, 'start') ?? 1) : 1;
+    const start = tag === 'ol' ? listStart(attribute(el, 'start')) : 1;
     return out.container(
       (key) => ({ type: 'list', key, ordered: tag === 'ol', ...(start > 1 ? { start } : {}) }),
       () => listItems(el, out, drop),
@@ -192,8 +193,10 @@ function table(el: Element, out: BlockCollector, drop: boolean): void {
           () => {
             for (const cell of row.children) {
               if (cell.type !== 'element' || (cell.tagName !== 'td' && cell.tagName !== 'th')) continue;
-              const span = (name: string) => Math.min(100, Number(attribute(cell, name) ?? 1) || 1);
-              const [colspan, rowspan] = [span('colSpan'), span('rowSpan')];
+              const [colspan, rowspan] = [
+                cellSpan(attribute(cell, 'colSpan')),
+                cellSpan(attribute(cell, 'rowSpan')),
+              ];
               out.container(
                 (key) => ({
                   type: 'cell',

@@ -1,5 +1,4 @@
 import { Inflate, strFromU8, strToU8, zipSync } from 'fflate';
-import { readProfile } from '../criteria/index.ts';
 import {
   bytesInWords,
   cleanDraft,
@@ -10,7 +9,7 @@ import {
   UnreadableFile,
 } from '../draft/index.ts';
 import { isConsistent, type PackedKeywords } from '../research/index.ts';
-import validate from './generated/backup-validator.js';
+import { setDamagedAside } from './salvage-backup.ts';
 
 /** Rows as a backup holds them; the schema beside this file says what each is. */
 export interface BackupData {
@@ -32,6 +31,11 @@ export interface Backup<Data extends BackupData = BackupData> {
   made: string;
   data: Data;
   files: Map<string, Uint8Array>;
+}
+
+/** A backup as it was read, with what of it could not be: in words, one line each. */
+export interface ReadBackup<Data extends BackupData = BackupData> extends Backup<Data> {
+  damaged: string[];
 }
 
 /** Answers the SHA-256 of bytes in lower-case hexadecimal. */
@@ -65,7 +69,8 @@ const STEP = 4096;
 
 /**
  * A backup as one open file: a zip of `data.json` (every table), the pictures under `pictures/`, and a manifest with
- * the SHA-256 of each, sealed by its own.
+ * the SHA-256 of each, sealed by its own. What is written has been through {@link setDamagedAside}, so that it can be
+ * read.
  */
 export async function writeBackupFile<Data extends BackupData>(
   { made, data, files }: Backup<Data>,
@@ -127,23 +132,22 @@ const isListed = (file: unknown): boolean => {
   );
 };
 
-/** Unpacks a text in small steps and stops where it is longer than any page that is read. */
-function inflated(packed: string): Uint8Array {
+/** Unpacks a text in small steps and stops where it is longer than any page that is read; else what is wrong with it. */
+function inflated(packed: string): Uint8Array | string {
   const parts: Uint8Array[] = [];
   let length = 0;
   const stream = new Inflate((part) => {
     parts.push(part);
     length += part.length;
-    if (length > MAX_PAGE_BYTES) refuse('a studied page in it is longer than any page that is read');
   });
   try {
     const bytes = strToU8(atob(packed), true);
-    for (let at = 0; at < bytes.length; at += STEP)
+    for (let at = 0; at < bytes.length && length <= MAX_PAGE_BYTES; at += STEP)
       stream.push(bytes.subarray(at, at + STEP), at + STEP >= bytes.length);
-  } catch (error) {
-    if (error instanceof UnreadableFile) throw error;
-    return refuse('a studied page in it is damaged');
+  } catch {
+    return 'is damaged';
   }
+  if (length > MAX_PAGE_BYTES) return 'is longer than any page that is read';
   const whole = new Uint8Array(length);
   let at = 0;
   for (const part of parts) {
@@ -155,62 +159,90 @@ function inflated(packed: string): Uint8Array {
 
 /**
  * Reads a backup and checks all of it: the seal, every file's digest, the shape of every row, and that rows name only
- * what is there. Text from outside is cleaned as on every other way in. Throws {@link UnreadableFile} with the reason.
+ * what is there. A record that is damaged is set aside and named, and the rest goes on; text from outside is cleaned as
+ * on every other way in. `beside` are files by their SHA-256 that lie elsewhere. Throws {@link UnreadableFile} with the
+ * reason where the file as a whole is cut, altered or of another kind.
  */
 export async function readBackupFile<Data extends BackupData>(
   bytes: Uint8Array,
   digest: Digest,
-): Promise<Backup<Data>> {
+  beside: ReadonlyMap<string, Uint8Array> = new Map(),
+): Promise<ReadBackup<Data>> {
   const manifest = await manifestOf(bytes, digest);
   const entries = readZip(bytes, LIMITS);
-  const files = new Map<string, Uint8Array>();
+  const files = new Map(beside);
+  const damaged: string[] = [];
   for (const { path, bytes: length, sha256 } of manifest.files) {
     const content = entries.get(path);
-    if (!content) return refuse(`${path} is missing in it`);
-    if (content.length !== length || (await digest(content)) !== sha256)
-      return refuse(`${path} in it was altered`);
-    if (!path.startsWith(FOLDER)) continue;
-    if (path !== FOLDER + sha256) return refuse(`${path} in it is not what its name says`);
-    files.set(sha256, content);
+    const isPicture = path.startsWith(FOLDER);
+    const isWhole = content && content.length === length && (await digest(content)) === sha256;
+    if (!isPicture && !content) return refuse(`${path} is missing in it`);
+    if (!isPicture && !isWhole) return refuse(`${path} in it was altered`);
+    // Which picture is meant is said where its row is looked at.
+    if (isPicture && isWhole && path === FOLDER + sha256) files.set(sha256, content);
   }
-  if (entries.size !== manifest.files.length + 2)
+  const named = new Set([MANIFEST, SEAL, ...manifest.files.map(({ path }) => path)]);
+  if ([...entries.keys()].some((path) => !named.has(path)))
     return refuse('it holds files that its manifest does not name');
   const text = entries.get(DATA);
   if (!text) return refuse('it has no data');
   const data = parsed(text, DATA) as Data;
-  if (!validate(data)) {
-    const [error] = validate.errors ?? [];
-    return refuse(
-      `its data are not valid at ${error?.instancePath || '/'} (${error?.message ?? 'unknown shape'})`,
-    );
-  }
-  checkReferences(data, files);
-  for (const { key, packed } of data.studyPages ?? [])
-    if ((await digest(inflated(packed))) !== key) return refuse('a studied page in it was altered');
+  const aside = setDamagedAside(data);
+  if (aside === null) return refuse('its tables are of another shape than those of a backup');
+  damaged.push(...aside, ...(await loosenedRows(data, files, digest)));
   for (const row of [...data.bodies, ...data.versions]) row.draft = cleanDraft(row.draft);
   for (const row of [...data.posts, ...data.versions]) row.fields = cleanFields(row.fields);
-  return { made: manifest.made, data, files };
+  return { made: manifest.made, data, files, damaged };
 }
 
-/** Every row belongs to something that is there. */
-function checkReferences(data: BackupData, files: ReadonlyMap<string, Uint8Array>): void {
+/** Takes out rows that name what is not there, and contents that are not what they say. Answers what, in words. */
+async function loosenedRows(
+  data: BackupData,
+  files: ReadonlyMap<string, Uint8Array>,
+  digest: Digest,
+): Promise<string[]> {
+  const said: string[] = [];
+  const keep = async <Row>(
+    rows: readonly Row[],
+    problemOf: (row: Row) => string | null | Promise<string | null>,
+  ): Promise<Row[]> => {
+    const kept: Row[] = [];
+    for (const row of rows) {
+      const problem = await problemOf(row);
+      if (problem === null) kept.push(row);
+      else said.push(problem);
+    }
+    return kept;
+  };
   const sites = new Set(data.sites.map((site) => site.id));
+  const tables = data as unknown as Record<string, { siteId?: string }[]>;
+  for (const [table, rows] of Object.entries(tables))
+    tables[table] = await keep(rows, ({ siteId }) =>
+      siteId === undefined || sites.has(siteId)
+        ? null
+        : `a row of ${table} belongs to no site and is left out`,
+    );
   const posts = new Set(data.posts.map((post) => post.id));
-  for (const [table, rows] of Object.entries(data) as [string, { siteId?: string }[]][])
-    for (const { siteId } of rows)
-      if (siteId !== undefined && !sites.has(siteId)) refuse(`a row of ${table} belongs to no site`);
-  for (const { postId } of [...data.bodies, ...data.versions])
-    if (!posts.has(postId)) refuse('a text in it belongs to no post');
-  for (const { name, sha, bytes } of data.pictures) {
+  const ofPost = ({ postId }: { postId: string }) =>
+    posts.has(postId) ? null : 'a text that belongs to no post is left out';
+  data.bodies = await keep(data.bodies, ofPost);
+  data.versions = await keep(data.versions, ofPost);
+  data.pictures = await keep(data.pictures, ({ name, sha, bytes }) => {
     const file = files.get(sha);
-    if (!file) return refuse(`the picture ${name} is missing in it`);
-    if (file.length !== bytes) refuse(`the picture ${name} in it has another size than it says`);
-  }
-  for (const { packed } of data.keywords ?? [])
-    if (!isConsistent(packed)) refuse('the columns of its keywords do not fit together');
-  for (const { profile } of data.sites) {
-    if (profile === null) continue;
-    const { problem } = readProfile(profile);
-    if (problem !== null) refuse(problem);
-  }
+    if (!file) return `the picture ${name} is missing or was altered, and is left out`;
+    return file.length === bytes
+      ? null
+      : `the picture ${name} has another size than it says, and is left out`;
+  });
+  if (data.keywords)
+    data.keywords = await keep(data.keywords, ({ packed }) =>
+      isConsistent(packed) ? null : 'a part of the keywords, whose columns do not fit together, is left out',
+    );
+  if (data.studyPages)
+    data.studyPages = await keep(data.studyPages, async ({ key, packed }) => {
+      const text = inflated(packed);
+      if (typeof text === 'string') return `a studied page ${text}, and is left out`;
+      return (await digest(text)) === key ? null : 'a studied page was altered, and is left out';
+    });
+  return said;
 }

@@ -6,7 +6,8 @@
  * posts, a `feed`, a `sitemap` (both over `read-xml`), an `address-list`. `study-file` is a study as the command line takes it. `page-files` reads other people's pages for a study. `market-answer` is what sources of keyword
  * figures say.
  */
-export { type Backup, readBackupFile, writeBackupFile } from './backup.ts';
+export { type Backup, type ReadBackup, readBackupFile, writeBackupFile } from './backup.ts';
+export { damagesInWords } from './damages.ts';
 export { fromAddresses, type Incoming, readIncoming } from './incoming.ts';
 export { readMarketAnswer } from './market-answer.ts';
 export {
@@ -17,6 +18,7 @@ export {
   readPageFiles,
 } from './page-files.ts';
 export { pictureSize } from './picture-size.ts';
+export { setDamagedAside } from './salvage-backup.ts';
 export { type ScoreReportJson, scoreReportJson } from './score-report-json.ts';
 export { readSiteFile, writeSiteFile } from './site-file.ts';
 export { readStudyFile, type StudyFile, writeStudyFile } from './study-file.ts';

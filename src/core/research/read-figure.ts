@@ -1,10 +1,17 @@
+/** No figure of a table is larger: what is, was mistyped or made up, and could not be stored. */
+const MAX_FIGURE = 1e15;
+/** Characters that a cell with a figure may have. */
+const MAX_CELL = 60;
+
 /**
  * A figure as tables write it: `1,200`, `1.200`, `1 200`, `1.2K`, `3,4 mio`, `<10`, `10-100` (its middle), `45 %`.
  * Null for an empty cell or a dash; NaN for what is no figure.
  */
 export function readFigure(cell: string): number | null {
-  const text = cell
-    .trim()
+  const trimmed = cell.trim();
+  // Longer cells hold no figure, and would be gone through again and again.
+  if (trimmed.length > MAX_CELL) return Number.NaN;
+  const text = trimmed
     .toLowerCase()
     .replace(/[\u00a0\u202f\s]+/g, ' ')
     .replace(/%$/, '')
@@ -25,7 +32,8 @@ export function readFigure(cell: string): number | null {
         : 1e9
     : 1;
   const digits = parts[1].replace(/[' ]/g, '');
-  return plainNumber(digits, unit > 1) * unit;
+  const figure = plainNumber(digits, unit > 1) * unit;
+  return figure <= MAX_FIGURE ? figure : Number.NaN;
 }
 
 /** Digits with commas and points: the last mark is a decimal one where it cannot part thousands. */

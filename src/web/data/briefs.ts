@@ -16,7 +16,7 @@ export async function changeBrief(
   const { briefs } = database();
   return database().transaction('rw', briefs, async () => {
     const row = await briefOfPost(siteId, postId);
-    await briefs.put({ ...row, ...change(row) });
+    await briefs.put({ ...row, ...change(row), changed: new Date().toISOString() });
     return row;
   });
 }

@@ -23,6 +23,9 @@ const counted = <Row extends object>(row: Row): Partial<Row> =>
     ? ({ revision: row.revision + 1 } as unknown as Partial<Row>)
     : {};
 
+/** When a row was changed, so that of two copies of it the newer can be told. */
+const dated = () => ({ changed: new Date().toISOString() });
+
 /**
  * Changes a row as it stands in the database, so that two changes in quick succession both hold; its revision goes up
  * where it has one. Answers the way back: what this change set goes back, and nothing that was set since. A row that is
@@ -36,7 +39,7 @@ export async function changeRow<Row extends object>(
   const changed = await database().transaction('rw', table, async () => {
     const before = await table.get(key);
     if (!before) return null;
-    const after = { ...before, ...counted(before), ...change(before) };
+    const after = { ...before, ...counted(before), ...dated(), ...change(before) };
     await table.put(after);
     return { before: content(before), after: content(after) };
   });
@@ -46,7 +49,7 @@ export async function changeRow<Row extends object>(
       const now = await table.get(key);
       if (!now) return 'It is gone by now; nothing was taken back.';
       const { value, left } = fieldsTakenBack(changed.before, changed.after, now);
-      await table.put({ ...value, ...counted(now) });
+      await table.put({ ...value, ...counted(now), ...dated() });
       return left === 0 ? '' : 'What was changed since stays as it is.';
     });
   };

@@ -5,6 +5,7 @@ import { stampRow } from './keyword-chunks.ts';
 import { writePerformanceRows } from './performance-chunks.ts';
 import { keepPicture } from './picture-store.ts';
 import { pageRow } from './post-rows.ts';
+import { takeReplacedBack, withReplacedRows } from './replaced-rows.ts';
 
 async function fetched(path: string): Promise<Response> {
   const response = await fetch(path);
@@ -47,8 +48,11 @@ export async function fillDemo(): Promise<void> {
   });
 }
 
-/** Throws everything of the demo database away and fills it anew. */
-export async function resetDemo(): Promise<void> {
-  await Promise.all(database().tables.map((table) => table.clear()));
-  await fillDemo();
+/** Throws everything of the demo database away and fills it anew; answers the way back. */
+export async function resetDemo(): Promise<() => Promise<string>> {
+  const { replaced } = await withReplacedRows(async () => {
+    await Promise.all(database().tables.map((table) => table.clear()));
+    await fillDemo();
+  });
+  return () => takeReplacedBack(replaced, new Date().toISOString());
 }

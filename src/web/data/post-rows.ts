@@ -14,6 +14,8 @@ export interface SiteRow extends Omit<SiteSettings, 'pages'> {
   opened: string;
   /** IANA zone by which its days are counted; not there or empty: that of this machine. */
   zone?: string;
+  /** UTC instant of the last change; not there: none since that is kept. */
+  changed?: string;
 }
 
 /** A page of the site that is no post here; `path` is its address in comparable form. */
@@ -44,6 +46,8 @@ export interface TickRow {
   siteId: string;
   postId: string;
   items: string[];
+  /** UTC instant of the last change; not there: none since that is kept. */
+  changed?: string;
 }
 
 export interface BodyRow {

@@ -49,4 +49,6 @@ export interface IdeaRow extends IdeaDraft {
   postId: string;
   /** UTC instant. */
   made: string;
+  /** UTC instant of the last change; not there: none since that is kept. */
+  changed?: string;
 }

@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { emptyFields, readMarkdown } from '../../core/draft/index.ts';
 import { type Backup, readBackupFile, writeBackupFile } from '../../core/formats/index.ts';
+import { unknownSite } from '../../core/site/index.ts';
 import { restoreBackup, writeBackup } from './backup.ts';
 import { changeBrief, keepGenerations } from './briefs.ts';
 import { collectPictures } from './collect-pictures.ts';
@@ -9,7 +10,8 @@ import { database, openDatabase } from './database.ts';
 import { sha256 } from './digest.ts';
 import { keepPicture } from './picture-store.ts';
 import { addPost, loadPost, postsOf, StaleWrite, savePost, setDeleted } from './posts.ts';
-import { changeSite, currentSite, ensureSite } from './sites.ts';
+import { takeReplacedBack } from './replaced-rows.ts';
+import { changeHouse, changeSite, currentSite, ensureSite, siteRow } from './sites.ts';
 import { addStudy, pageRowOf } from './studies.ts';
 import { setTick, ticksOf } from './ticks.ts';
 import { keepVersion, versionsOf } from './versions.ts';
@@ -114,7 +116,7 @@ beforeEach(async () => {
   ]);
 });
 
-const backup = async () => new Uint8Array(await (await writeBackup(NOON)).arrayBuffer());
+const backup = async () => new Uint8Array(await (await writeBackup(NOON)).file.arrayBuffer());
 
 describe('restoring in place of what is here', () => {
   it('brings everything back: posts, versions, pictures, rules', async () => {
@@ -123,7 +125,12 @@ describe('restoring in place of what is here', () => {
     await setDeleted(['b'], LATER);
     await changeSite(siteId, { name: 'Other' });
     await database().pictures.clear();
-    expect(await restoreBackup(file, 'replace', LATER)).toMatchObject({ posts: 2, pictures: 1, kept: 0 });
+    expect((await restoreBackup(file, 'replace', LATER)).done).toMatchObject({
+      posts: 2,
+      pictures: 1,
+      kept: 0,
+      damaged: [],
+    });
     const after = await rows();
     const free = (post: object) => ({ ...post, revision: 0 });
     expect({ ...after, posts: after['posts'].map(free) }).toEqual({
@@ -162,7 +169,7 @@ describe('restoring beside what is here', () => {
   it('lets the newer of a post stay and keeps the other as a version', async () => {
     const file = await backup();
     await write('a', 1, 'Newer here', LATER);
-    expect(await restoreBackup(file, 'merge', LATER)).toMatchObject({ kept: 1 });
+    expect((await restoreBackup(file, 'merge', LATER)).done.kept).toBe(1);
     expect((await loadPost('a'))?.row.fields.title).toBe('Newer here');
     expect((await versionsOf(siteId, 'a')).map(({ fields }) => fields.title).sort()).toEqual([
       'First words',
@@ -219,5 +226,130 @@ describe('pictures that nothing names', () => {
     expect(await collectPictures(await database().pictures.toCollection().primaryKeys())).toBe(1);
     expect((await database().pictures.toArray()).map(({ name }) => name)).toEqual(['dyke.png']);
     expect(await database().blobs.count()).toBe(1);
+  });
+});
+
+describe('taking a restore back', () => {
+  const free = (all: Record<string, Record<string, unknown>[]>) => ({
+    ...all,
+    scores: [],
+    posts: all['posts'].map((post) => ({ ...post, revision: 0 })),
+  });
+  it('leaves everything as it was before', async () => {
+    const file = await backup();
+    await write('a', 1, 'Changed', LATER);
+    await setDeleted(['b'], LATER);
+    await addPost(siteId, 'c', LATER, written('Only here'));
+    await changeSite(siteId, { name: 'Other' });
+    const before = await rows();
+    for (const mode of ['replace', 'merge'] as const) {
+      const { replaced } = await restoreBackup(file, mode, LATER);
+      expect(await takeReplacedBack(replaced, LATER)).toBe('');
+      expect(free(await rows())).toEqual(free(before));
+    }
+  });
+  it('keeps words written since: in the post, in a version, and in posts that came with it', async () => {
+    await addPost(siteId, 'only-there', MORNING, written('Only in the backup'));
+    const file = await backup();
+    await write('a', 1, 'Changed', LATER);
+    await database().posts.delete('only-there');
+    await database().bodies.delete('only-there');
+    const { replaced } = await restoreBackup(file, 'replace', LATER);
+    const words = async (id: string) => (await loadPost(id))!;
+    const { row, draft, outline } = await words('a');
+    const typed = [...draft.blocks, { ...draft.blocks[0], id: 'typed', text: 'Typed since.' }];
+    const document = { fields: { ...row.fields, slug: 'since' }, draft: { ...draft, blocks: typed } };
+    await savePost({ id: 'a', revision: row.revision, now: LATER, document, outline });
+    const other = (await words('only-there')).row.revision;
+    await write('only-there', other, 'Written on', LATER);
+    expect(await takeReplacedBack(replaced, LATER)).toMatch(/2 posts were written in since/);
+    const after = await words('a');
+    expect(after.row.fields).toMatchObject({ title: 'Changed', slug: 'since' });
+    expect(after.draft.blocks.map(({ text }) => text)).toContain('Typed since.');
+    const versions = (await versionsOf(siteId, 'a')).map((one) => one.draft.blocks.map(({ text }) => text));
+    expect(versions).toContainEqual(['First words', '', 'Typed since.']);
+    expect((await words('only-there')).row.fields.title).toBe('Written on');
+  });
+  it('keeps rules and lists that were changed since, and says so', async () => {
+    const file = await backup();
+    await changeSite(siteId, { name: 'Before', region: 'DE' });
+    const { replaced } = await restoreBackup(file, 'replace', LATER);
+    await changeSite(siteId, { name: 'Since' });
+    expect(await takeReplacedBack(replaced, LATER)).toMatch(/changed since stays? as/);
+    expect(await currentSite()).toMatchObject({ name: 'Since', region: 'DE' });
+  });
+});
+
+describe('a backup in a fresh browser, beside what is here', () => {
+  const fresh = async () => {
+    await Promise.all(database().tables.map((table) => table.clear()));
+    return ensureSite();
+  };
+  it('takes the place of the site that nothing was done at, with name, address, offer and checklist', async () => {
+    await changeSite(siteId, { name: 'Saltmarsh', baseAddress: 'https://saltmarsh.example' });
+    await changeHouse(siteId, (house) => ({
+      ...house,
+      offer: 'Rent a bike',
+      checklist: [{ id: 'x', text: 'Read aloud' }],
+    }));
+    const file = await backup();
+    await fresh();
+    await restoreBackup(file, 'merge', LATER);
+    expect(await database().sites.count()).toBe(1);
+    expect(await currentSite()).toMatchObject({
+      name: 'Saltmarsh',
+      baseAddress: 'https://saltmarsh.example',
+      house: { offer: 'Rent a bike', checklist: [{ text: 'Read aloud' }] },
+    });
+  });
+  it('stands beside the first site of somebody else, though both were called alike once', async () => {
+    await changeSite(siteId, { baseAddress: 'https://one.example' });
+    const renamed = await readBackupFile<Backup['data']>(await backup(), sha256);
+    const text = JSON.stringify(renamed.data).replaceAll(siteId, 'site-1');
+    const file = await writeBackupFile({ ...renamed, data: JSON.parse(text) }, sha256);
+    await Promise.all(database().tables.map((table) => table.clear()));
+    await database().sites.add({ ...siteRow('site-1', unknownSite()), baseAddress: 'https://two.example' });
+    await addPost('site-1', 'mine', MORNING, written('Mine'));
+    await restoreBackup(file, 'merge', LATER);
+    expect((await database().sites.toArray()).map(({ baseAddress }) => baseAddress).sort()).toEqual([
+      'https://one.example',
+      'https://two.example',
+    ]);
+    expect((await postsOf('site-1')).map(({ id }) => id)).toEqual(['mine']);
+    const other = (await database().sites.toArray()).find(({ id }) => id !== 'site-1')!;
+    expect((await postsOf(other.id)).map(({ id }) => id).sort()).toEqual(['a', 'b']);
+  });
+  it('lets the newer of every row stay', async () => {
+    await changeHouse(siteId, (house) => ({ ...house, offer: 'Old offer' }));
+    await setTick(siteId, 'a', 'old', true);
+    const file = await backup();
+    await changeHouse(siteId, (house) => ({ ...house, offer: 'New offer' }));
+    await setTick(siteId, 'a', 'new', true);
+    await changeBrief(siteId, 'a', () => ({ topics: ['Newer'] }));
+    await restoreBackup(file, 'merge', LATER);
+    expect((await currentSite())?.house.offer).toBe('New offer');
+    expect(await ticksOf(siteId, 'a')).toEqual(['old', 'new']);
+    expect((await database().briefs.get('a'))?.topics).toEqual(['Newer']);
+    const newer = await backup();
+    await restoreBackup(file, 'replace', LATER);
+    await restoreBackup(newer, 'merge', LATER);
+    expect((await currentSite())?.house.offer).toBe('New offer');
+    expect(await ticksOf(siteId, 'a')).toEqual(['old', 'new']);
+  });
+});
+
+describe('one damaged record', () => {
+  it('does not keep a backup from being written and read', async () => {
+    const body = (await database().bodies.get('a'))!;
+    const list = { type: 'list' as const, key: 'k', ordered: true, start: Number.POSITIVE_INFINITY };
+    body.draft.blocks[0] = { ...body.draft.blocks[0], path: [list] };
+    await database().bodies.put(body);
+    await database().ideas.put({ id: 'i', siteId, title: 'An idea' } as never);
+    const { file, damaged } = await writeBackup(NOON);
+    expect(damaged.join()).toMatch(/text of a post \(“First words”\).*an idea \(“An idea”\)/);
+    await Promise.all(database().tables.map((table) => table.clear()));
+    const { done } = await restoreBackup(new Uint8Array(await file.arrayBuffer()), 'merge', LATER);
+    expect(done).toMatchObject({ posts: 2, damaged: [] });
+    expect((await loadPost('b'))?.draft.blocks[0].text).toBe('Other words');
   });
 });

@@ -11,9 +11,6 @@ import { database } from './database.ts';
 import { type PageRow, pageRow, type SiteRow } from './post-rows.ts';
 import { keepTabSite, tabSite } from './tab-site.ts';
 
-/** The site that a fresh database begins with. */
-const FIRST_SITE = 'site-1';
-
 /** A site's row out of its settings; its pages lie in a table of their own. */
 export function siteRow(id: string, { pages: _pages, ...settings }: SiteSettings): SiteRow {
   return { ...settings, id, revision: 1, house: emptyHouse(), opened: '' };
@@ -40,7 +37,8 @@ export async function currentSite(): Promise<SiteRow | undefined> {
 /** Goes to a site: every list of this tab shows its posts from then on, and a new tab begins with it. */
 export async function goToSite(id: string, now: string): Promise<void> {
   keepTabSite(id);
-  await changeSite(id, { opened: now });
+  // That it is gone to is no change of its rules.
+  await database().sites.update(id, { opened: now });
 }
 
 /** Adds a site and goes to it. */
@@ -82,11 +80,15 @@ export async function removeSite(id: string): Promise<() => Promise<void>> {
 
 /** The site in hand; made where there is none yet. */
 export async function ensureSite(): Promise<SiteRow> {
-  const found = await currentSite();
-  if (found) return found;
-  const site = newSite(FIRST_SITE, 'My blog');
-  await database().sites.put(site);
-  return site;
+  const { sites } = database();
+  // Two tabs of a fresh browser begin at the same site; two browsers at different ones, so that their backups can meet.
+  return database().transaction('rw', sites, async () => {
+    const found = await currentSite();
+    if (found) return found;
+    const site = newSite(crypto.randomUUID(), 'My blog');
+    await sites.put(site);
+    return site;
+  });
 }
 
 /** Changes a site's settings; answers the way back. */

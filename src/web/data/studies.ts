@@ -84,7 +84,12 @@ export async function changeStudy(
   return database().transaction('rw', studies, async () => {
     const row = await studies.get(id);
     if (!row) return null;
-    const next = { ...row, ...change(row), revision: row.revision + 1 };
+    const next = {
+      ...row,
+      ...change(row),
+      revision: row.revision + 1,
+      changed: new Date().toISOString(),
+    };
     await studies.put(next);
     return next;
   });

@@ -38,6 +38,8 @@ export interface StudyRow {
   choices: TermChoices;
   /** What the criteria take from it: kept so that lists of posts can be scored without reading pages; null: not computed yet. */
   facts: StudyFacts | null;
+  /** UTC instant of the last change; not there: none since that is kept. */
+  changed?: string;
 }
 
 /** The content of a studied page, stored once however many studies name it. */
@@ -54,6 +56,8 @@ export interface StudyPageRow {
 export interface BriefRow extends BriefChoices {
   postId: string;
   siteId: string;
+  /** UTC instant of the last change; not there: none since that is kept. */
+  changed?: string;
 }
 
 /** What a generation was made by: texts that came back for a brief, and proposed outlines. */

@@ -9,6 +9,7 @@ export async function setTick(siteId: string, postId: string, item: string, tick
   const { ticks } = database();
   await database().transaction('rw', ticks, async () => {
     const others = (await ticksOf(siteId, postId)).filter((id) => id !== item);
-    await ticks.put({ siteId, postId, items: ticked ? [...others, item] : others });
+    const items = ticked ? [...others, item] : others;
+    await ticks.put({ siteId, postId, items, changed: new Date().toISOString() });
   });
 }

@@ -2,10 +2,12 @@ import type { Profile } from '../../core/criteria/index.ts';
 import type { PostDocument } from '../../core/draft/index.ts';
 import { Vocabulary } from '../../core/language/index.ts';
 import { type ProfileEffect, profileEffect } from '../../core/scoring/index.ts';
+import type { Restored, RestoreMode } from '../data/backup.ts';
 import { database, openDatabase } from '../data/database.ts';
 import type { ScoreRow } from '../data/post-rows.ts';
 import { finishedBody, postsOf } from '../data/posts.ts';
 import { readScene } from '../data/read-scene.ts';
+import type { ReplacedRows } from '../data/replaced-rows.ts';
 import { sceneOf } from '../data/scene.ts';
 import { scoreRow } from '../data/score-row.ts';
 import { staleScores } from '../data/stale-scores.ts';
@@ -16,6 +18,8 @@ const CHUNK = 20;
 const KEEP_EVERY = 700;
 
 const vocabulary = new Vocabulary();
+/** What the last restore changed, until it is taken back. */
+let lastRestore: ReplacedRows | null = null;
 
 /** Long jobs. They run in a worker, or in the page where storage is its memory. */
 export const jobs = {
@@ -79,18 +83,26 @@ export const jobs = {
     return (await import('../data/export-docx.ts')).exportDocx(siteId, document);
   },
 
-  /** Everything in one file. */
-  async writeBackup(now: string): Promise<Blob> {
+  /** Everything in one file, with what of it could not be kept. */
+  async writeBackup(now: string): Promise<{ file: Blob; damaged: string[] }> {
     return (await import('../data/backup.ts')).writeBackup(now);
   },
 
   /** Reads a backup and puts it in, all or nothing. */
-  async restoreBackup(file: Blob, mode: 'merge' | 'replace', now: string) {
-    return (await import('../data/backup.ts')).restoreBackup(
-      new Uint8Array(await file.arrayBuffer()),
-      mode,
-      now,
-    );
+  async restoreBackup(file: Blob, mode: RestoreMode, now: string): Promise<Restored> {
+    const { restoreBackup } = await import('../data/backup.ts');
+    const { done, replaced } = await restoreBackup(new Uint8Array(await file.arrayBuffer()), mode, now);
+    lastRestore = replaced;
+    return done;
+  },
+
+  /** Takes the last restore back, as far as nothing was changed since; answers in words what stays. */
+  async takeRestoreBack(now: string): Promise<string> {
+    const replaced = lastRestore;
+    lastRestore = null;
+    if (!replaced)
+      return 'It cannot be taken back any more. How it was before is among the copies under Backup.';
+    return (await import('../data/replaced-rows.ts')).takeReplacedBack(replaced, now);
   },
 };
 

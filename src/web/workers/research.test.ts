@@ -248,7 +248,7 @@ describe('a backup', () => {
       [{ origin: 'hand', title: 'Ring', line: '', keyword: '', phrases: [], opportunity: null, from: '' }],
       NOW,
     );
-    const file = new Uint8Array(await (await writeBackup(NOW)).arrayBuffer());
+    const file = new Uint8Array(await (await writeBackup(NOW)).file.arrayBuffer());
     await database().lists.clear();
     await database().ideas.clear();
     await database().keywords.clear();

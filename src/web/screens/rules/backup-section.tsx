@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { Restored } from '../../data/backup.ts';
-import { snapshot } from '../../data/snapshot.ts';
+import { damagesInWords } from '../../../core/formats/index.ts';
+import type { Restored, RestoreMode } from '../../data/backup.ts';
 import { attempt } from '../../state/attempt.ts';
 import { saveBackup } from '../../state/save-backup.ts';
 import { useAppSelector } from '../../state/store.ts';
@@ -13,9 +13,7 @@ import { FileButton } from '../../ui/file-button.tsx';
 import { useZone } from '../../ui/zone.ts';
 import { jobsWorker } from '../../workers/jobs-client.ts';
 
-type Mode = 'merge' | 'replace';
-
-const saidOf = ({ made, posts, pictures, kept }: Restored, mode: Mode, zone: string) =>
+const saidOf = ({ made, posts, pictures, kept }: Restored, mode: RestoreMode, zone: string) =>
   `${mode === 'replace' ? 'Replaced by' : 'Merged with'} the backup of ${dayInWords(made, zone)}: ${counted(posts, 'post')}, ${counted(pictures, 'picture')}.${
     kept ? ` ${counted(kept, 'post')} ${kept === 1 ? 'was' : 'were'} newer here and stayed.` : ''
   }`;
@@ -24,16 +22,21 @@ const saidOf = ({ made, posts, pictures, kept }: Restored, mode: Mode, zone: str
 export function BackupSection() {
   const zone = useZone();
   const { lastBackup } = useAppSelector((state) => state.preferences);
-  const [mode, setMode] = useState<Mode>('merge');
+  const [mode, setMode] = useState<RestoreMode>('merge');
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
   const restore = async (file: File) => {
     setProblem('');
     setBusy(true);
     try {
-      const putBack = await snapshot();
-      const done = await (await jobsWorker()).restoreBackup(file, mode, new Date().toISOString());
-      offerUndo(saidOf(done, mode, zone), () => putBack(), 20_000);
+      const jobs = await jobsWorker();
+      const done = await jobs.restoreBackup(file, mode, new Date().toISOString());
+      if (done.damaged.length > 0) setProblem(`Not all of it was whole: ${damagesInWords(done.damaged)}`);
+      offerUndo(
+        saidOf(done, mode, zone),
+        async () => (await jobsWorker()).takeRestoreBack(new Date().toISOString()),
+        20_000,
+      );
     } catch (error) {
       setProblem(`${file.name} ${(error as Error).message}`);
     } finally {
@@ -55,7 +58,7 @@ export function BackupSection() {
       </div>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         <div className="w-72">
-          <ChoiceField<Mode>
+          <ChoiceField<RestoreMode>
             label="Restore from a backup"
             value={mode}
             onChange={setMode}

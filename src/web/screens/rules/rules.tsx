@@ -6,12 +6,12 @@ import { isZone } from '../../../core/site/index.ts';
 import { resetDemo } from '../../data/demo.ts';
 import type { SiteRow } from '../../data/post-rows.ts';
 import { changeSite, currentSite } from '../../data/sites.ts';
-import { snapshot } from '../../data/snapshot.ts';
 import { ownZone } from '../../data/zone-of.ts';
 import { isDemo } from '../../services/is-demo.ts';
 import { attempt } from '../../state/attempt.ts';
 import { type Theme, themeChosen } from '../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { undo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/field.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
@@ -22,14 +22,20 @@ import { ResearchSection } from './research-section.tsx';
 
 /** Brings the demo back, with a way back from that too. */
 async function reset(): Promise<void> {
-  const putBack = await snapshot();
   const task = resetDemo();
   toast.promise(task, {
     loading: 'Resetting...',
     success: 'The demo is as it was.',
     error: 'The demo could not be reset. Reload the page and try again.',
     duration: 12_000,
-    action: { label: 'Undo', onClick: () => attempt(putBack(), 'It could not be taken back') },
+    action: {
+      label: 'Undo',
+      onClick: () =>
+        attempt(
+          task.then((takeBack) => undo(takeBack)),
+          'It could not be taken back',
+        ),
+    },
   });
   await task;
 }
