@@ -1,29 +1,8 @@
 import { Inflate, strFromU8, strToU8, zipSync } from 'fflate';
-import {
-  bytesInWords,
-  cleanDraft,
-  cleanFields,
-  type Draft,
-  type PostFields,
-  readZip,
-  UnreadableFile,
-} from '../draft/index.ts';
-import { isConsistent, type PackedKeywords } from '../research/index.ts';
+import { bytesInWords, cleanDraft, cleanFields, readZip, UnreadableFile } from '../draft/index.ts';
+import { isConsistent } from '../research/index.ts';
+import type { BackupData } from './backup-data.ts';
 import { setDamagedAside } from './salvage-backup.ts';
-
-/** Rows as a backup holds them; the schema beside this file says what each is. */
-export interface BackupData {
-  sites: { id: string; profile: unknown }[];
-  pages: { siteId: string }[];
-  posts: { id: string; siteId: string; fields: PostFields }[];
-  bodies: { postId: string; siteId: string; draft: Draft }[];
-  versions: { siteId: string; postId: string; fields: PostFields; draft: Draft }[];
-  pictures: { siteId: string; name: string; sha: string; bytes: number }[];
-  /** Absent in backups of earlier days. */
-  keywords?: { siteId: string; packed: PackedKeywords }[];
-  /** A page's text, deflated and in base64, by the SHA-256 of it. */
-  studyPages?: { siteId: string; key: string; packed: string }[];
-}
 
 /** Everything that a backup holds; files by the SHA-256 of their content. */
 export interface Backup<Data extends BackupData = BackupData> {

@@ -1,6 +1,6 @@
 import { readProfile } from '../criteria/index.ts';
 import { type Draft, emptyFields, type PostFields } from '../draft/index.ts';
-import type { BackupData } from './backup.ts';
+import type { BackupData } from './backup-data.ts';
 import validate from './generated/backup-validator.js';
 
 type Row = Record<string, unknown>;

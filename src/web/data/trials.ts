@@ -1,18 +1,5 @@
-import type { ScoreReport } from '../../core/criteria/index.ts';
-import type { PostContent } from './post-content.ts';
+import type { TrialRow } from './visit-rows.ts';
 import { readVisits, writeNow } from './visit-store.ts';
-
-/** How the score stood when a trial began. */
-export interface TrialStart {
-  report: ScoreReport;
-  words: number;
-}
-
-/** A trial under way: how the post and its score stood when it began. It outlives the visit. */
-export interface TrialRow extends TrialStart {
-  postId: string;
-  before: PostContent;
-}
 
 /** The trial of a post that was left before it ended; null: none. */
 export const trialOf = async (postId: string): Promise<TrialRow | null> =>

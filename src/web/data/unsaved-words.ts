@@ -1,22 +1,8 @@
-import type { PostFields } from '../../core/draft/index.ts';
-import type { OutlineItem } from '../../core/outline/index.ts';
-import { type BlocksSplice, spliced, splicedById, spliceOf } from './blocks-splice.ts';
+import { spliced, splicedById, spliceOf } from './blocks-splice.ts';
 import type { PostContent } from './post-content.ts';
 import { loadPost, savePost } from './posts.ts';
 import { keepVersion } from './versions.ts';
 import { readVisits, writeNow } from './visit-store.ts';
-
-/** What a visit wrote and the post's row does not hold yet. */
-export interface UnsavedRow {
-  visit: string;
-  siteId: string;
-  postId: string;
-  /** The instants of the saves into which it can be put as it is. */
-  bases: string[];
-  fields: PostFields;
-  outline: OutlineItem[];
-  body: BlocksSplice;
-}
 
 /** What is stored, or about to be: the instant of that save, and its content. */
 export interface Base {

@@ -1,6 +1,5 @@
 import { database } from './database.ts';
-import type { TrialRow } from './trials.ts';
-import type { UnsavedRow } from './unsaved-words.ts';
+import type { TrialRow, UnsavedRow } from './visit-rows.ts';
 
 /**
  * What a visit has in hand and the database has not yet, in a store of its own: a write to it waits for no other, and

@@ -2,7 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { ScoreReport } from '../../../core/criteria/index.ts';
 import { emptyFields, type PostFields } from '../../../core/draft/index.ts';
 import type { OutlineItem } from '../../../core/outline/index.ts';
-import type { TrialStart } from '../../data/trials.ts';
+import type { TrialStart } from '../../data/visit-rows.ts';
 import type { Coverage, OfferedFix, ScoreAnswer } from '../../workers/scoring-worker.ts';
 
 /** How far what is written has come. */

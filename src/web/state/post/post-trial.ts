@@ -1,5 +1,6 @@
 import type { PostContent } from '../../data/post-content.ts';
-import { endTrial, keepTrial, type TrialRow, type TrialStart, trialOf } from '../../data/trials.ts';
+import { endTrial, keepTrial, trialOf } from '../../data/trials.ts';
+import type { TrialRow, TrialStart } from '../../data/visit-rows.ts';
 
 /** A trial of one post: from its beginning on everything can be taken back in one go. It outlives the visit. */
 export class PostTrial {

@@ -1,7 +1,7 @@
 import type { ScoreReport } from '../../../core/criteria/index.ts';
 import type { PostFields } from '../../../core/draft/index.ts';
 import type { OutlineItem } from '../../../core/outline/index.ts';
-import type { TrialStart } from '../../data/trials.ts';
+import type { TrialStart } from '../../data/visit-rows.ts';
 import type { ScoreAnswer } from '../../workers/scoring-worker.ts';
 import { store } from '../store.ts';
 import {
