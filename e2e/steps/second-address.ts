@@ -8,6 +8,8 @@ export interface SecondAddress {
   release(): void;
   /** From now on the page that is handed out names files that only another version has. */
   releasePage(): void;
+  /** From now on the page that is handed out is the one without demo data. */
+  leaveDemoOut(): void;
   close(): Promise<void>;
 }
 
@@ -15,6 +17,7 @@ export interface SecondAddress {
 export async function secondAddress(target: string): Promise<SecondAddress> {
   let newer = false;
   let newerPage = false;
+  let plain = false;
   const server = createServer((incoming, outgoing) => {
     // Asked for plainly and in full, so that what is handed out can be another text.
     const { 'accept-encoding': _packed, 'if-none-match': _known, ...headers } = incoming.headers;
@@ -33,7 +36,10 @@ export async function secondAddress(target: string): Promise<SecondAddress> {
       answer.on('end', () => {
         const text = Buffer.concat(parts).toString('utf8');
         if (isScript) outgoing.end(newer ? text.replace('`dune-sparrow-', '`dune-sparrow-newer-') : text);
-        else outgoing.end(newerPage ? text.replaceAll('/assets/', '/assets/newer-') : text);
+        else {
+          const shown = plain ? text.replace('demo" content="on"', 'demo" content="off"') : text;
+          outgoing.end(newerPage ? shown.replaceAll('/assets/', '/assets/newer-') : shown);
+        }
       });
     });
     asked.on('error', () => outgoing.destroy());
@@ -47,6 +53,9 @@ export async function secondAddress(target: string): Promise<SecondAddress> {
     },
     releasePage: () => {
       newerPage = true;
+    },
+    leaveDemoOut: () => {
+      plain = true;
     },
     close: () =>
       new Promise((resolve) => {

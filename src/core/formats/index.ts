@@ -22,3 +22,4 @@ export { setDamagedAside } from './salvage-backup.ts';
 export { type ScoreReportJson, scoreReportJson } from './score-report-json.ts';
 export { readSiteFile, writeSiteFile } from './site-file.ts';
 export { readStudyFile, type StudyFile, writeStudyFile } from './study-file.ts';
+export { supersededCopies } from './superseded-copies.ts';

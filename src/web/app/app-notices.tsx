@@ -1,13 +1,23 @@
 import { useEffect, useState } from 'react';
+import { toast } from 'sonner';
+import type { KeptCopy } from '../data/copies.ts';
+import { type HeldPosts, rememberHeld } from '../data/held-posts.ts';
 import { OUTDATED, storageKind } from '../data/storage.ts';
 import { attempt } from '../state/attempt.ts';
 import { holdPage } from '../state/hold-page.ts';
+import { restoreKeptCopy } from '../state/keep-copies.ts';
+import { postsFound } from '../state/lost-posts.ts';
 import { backupPutOff } from '../state/preferences.ts';
 import { saveBackup } from '../state/save-backup.ts';
 import { useAppDispatch, useAppSelector } from '../state/store.ts';
 import { Button } from '../ui/button.tsx';
+import { dayInWords, timeInWords } from '../ui/day.ts';
+import { counted } from '../ui/figures.ts';
 import { Notice } from '../ui/notice.tsx';
 import { remember, remembered } from '../ui/remembered.ts';
+import { WordLink } from '../ui/word-link.tsx';
+import { useZone } from '../ui/zone.ts';
+import { jobsWorker } from '../workers/jobs-client.ts';
 import { takeUpdate, UPDATE_READY, updateWaits } from './offline.ts';
 
 /** Under which it is remembered that plain http was spoken of. */
@@ -20,6 +30,7 @@ export function AppNotices() {
   const [update, setUpdate] = useState(updateWaits());
   const [plain, setPlain] = useState(!isSecureContext && remembered(TOLD_PLAIN) === null);
   const { lastBackup, remindFrom } = useAppSelector((state) => state.preferences);
+  const lost = useAppSelector((state) => state.lostPosts);
   const dispatch = useAppDispatch();
   useEffect(() => {
     const markOutdated = () => setOutdated(true);
@@ -42,6 +53,7 @@ export function AppNotices() {
         <Button onClick={() => location.reload()}>Reload</Button>
       </Notice>
     );
+  if (lost) return <LostPosts lost={lost} />;
   if (storageKind() === 'memory')
     return (
       <Notice grave>
@@ -91,6 +103,41 @@ export function AppNotices() {
       <Button onClick={() => attempt(saveBackup())}>Save a backup</Button>
       <Button look="word" onClick={() => dispatch(backupPutOff(new Date().toISOString()))}>
         In a week
+      </Button>
+    </Notice>
+  );
+}
+
+/** Says that posts are gone from this browser's storage, with the ways back. */
+function LostPosts({ lost }: { lost: HeldPosts }) {
+  const dispatch = useAppDispatch();
+  const zone = useZone();
+  const [copy, setCopy] = useState<KeptCopy | null>(null);
+  useEffect(() => {
+    const look = async () => setCopy((await (await jobsWorker()).keptCopies())[0] ?? null);
+    attempt(look(), 'The copies cannot be looked through');
+  }, []);
+  const bring = async (made: string) => {
+    const { posts } = await restoreKeptCopy(made, 'merge');
+    toast.success(`${counted(posts, 'post')} are back.`);
+  };
+  const begin = async () => {
+    dispatch(postsFound());
+    await rememberHeld(new Date().toISOString());
+  };
+  return (
+    <Notice grave>
+      <span>
+        This browser held {counted(lost.posts, 'post')} on {dayInWords(lost.at, zone)}, and its storage is
+        empty now: the disk may have been full, or its data were cleared.{' '}
+        {copy
+          ? `A copy of ${dayInWords(copy.made, zone)}, ${timeInWords(copy.made, zone)}, with ${counted(copy.posts, 'post')} is kept outside of it.`
+          : 'If you have a backup, restore it under House rules.'}
+      </span>
+      {copy && <Button onClick={() => attempt(bring(copy.made))}>Bring the copy back</Button>}
+      <WordLink to="/rules">Backups</WordLink>
+      <Button look="word" onClick={() => attempt(begin())}>
+        Begin anew
       </Button>
     </Notice>
   );

@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { KeyRound, Lightbulb, NotebookPen, Ruler, Sunrise, Waypoints } from 'lucide-react';
 import { Tooltip } from 'radix-ui';
 import type { CSSProperties } from 'react';
@@ -7,6 +6,7 @@ import { Toaster } from 'sonner';
 import { currentSite } from '../data/sites.ts';
 import { zoneOf } from '../data/zone-of.ts';
 import { useAppSelector } from '../state/store.ts';
+import { useLiveQuery } from '../state/use-live-query.ts';
 import { Zone } from '../ui/zone.ts';
 import { AppNotices } from './app-notices.tsx';
 import { Commands } from './commands.tsx';

@@ -1,10 +1,10 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { Check, Plus } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { addSite, allSites, currentSite, goToSite } from '../data/sites.ts';
 import { attempt } from '../state/attempt.ts';
+import { useLiveQuery } from '../state/use-live-query.ts';
 
 const ITEM =
   'flex cursor-pointer items-center gap-2 rounded px-2 py-1.5 outline-none data-[highlighted]:bg-paper';

@@ -1,6 +1,6 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { type ButtonHTMLAttributes, lazy, Suspense, useState } from 'react';
 import { currentSite } from '../data/sites.ts';
+import { useLiveQuery } from '../state/use-live-query.ts';
 
 const load = () => import('./site-menu.tsx');
 const SiteMenu = lazy(async () => ({ default: (await load()).SiteMenu }));

@@ -1,11 +1,15 @@
 import { database } from '../data/database.ts';
 import { fillDemo } from '../data/demo.ts';
+import { lostPosts, rememberHeld } from '../data/held-posts.ts';
 import { purgeDeleted } from '../data/posts.ts';
 import { ensureSite } from '../data/sites.ts';
 import { openStorage } from '../data/storage.ts';
 import { openVisitStore } from '../data/visit-store.ts';
 import { isDemo } from '../services/is-demo.ts';
 import { attempt } from '../state/attempt.ts';
+import { keepCopies } from '../state/keep-copies.ts';
+import { postsMissed } from '../state/lost-posts.ts';
+import { store } from '../state/store.ts';
 import { remember, remembered } from '../ui/remembered.ts';
 import { jobsWorker } from '../workers/jobs-client.ts';
 
@@ -20,7 +24,11 @@ export async function start(): Promise<void> {
   // Open before the first key, so that each can be kept at once.
   void openVisitStore();
   if (isDemo()) await fillDemo();
+  const lost = await lostPosts();
+  if (lost) store.dispatch(postsMissed(lost));
   await ensureSite();
+  if (!lost) await rememberHeld(new Date().toISOString());
+  keepCopies();
   await purgeDeleted(new Date(Date.now() - UNDO_LASTS).toISOString());
   if (navigator.locks) tidyPictures(await holdOpen());
 }

@@ -4,6 +4,12 @@ import type { OutlineItem } from '../../core/outline/index.ts';
 import type { BlocksSplice } from './blocks-splice.ts';
 import type { PostContent } from './post-content.ts';
 
+/** The folder that the writer chose for copies; there is at most one. */
+export interface FolderRow {
+  id: 'copies';
+  folder: FileSystemDirectoryHandle;
+}
+
 /** What a visit wrote and the post's row does not hold yet. */
 export interface UnsavedRow {
   visit: string;

@@ -1,5 +1,5 @@
 import { database } from './database.ts';
-import type { TrialRow, UnsavedRow } from './visit-rows.ts';
+import type { FolderRow, TrialRow, UnsavedRow } from './visit-rows.ts';
 
 /**
  * What a visit has in hand and the database has not yet, in a store of its own: a write to it waits for no other, and
@@ -11,6 +11,7 @@ let opened: { name: string; open: Promise<IDBDatabase | null>; store: IDBDatabas
 interface Rows {
   unsaved: UnsavedRow;
   trials: TrialRow;
+  folders: FolderRow;
 }
 
 /** Opens the store of the database in hand. Where the window refuses storage there is none, and nothing is kept. */
@@ -24,6 +25,7 @@ export function openVisitStore(): Promise<IDBDatabase | null> {
       request.onupgradeneeded = () => {
         request.result.createObjectStore('unsaved', { keyPath: 'visit' });
         request.result.createObjectStore('trials', { keyPath: 'postId' });
+        request.result.createObjectStore('folders', { keyPath: 'id' });
       };
       request.onsuccess = () => {
         const store = request.result;

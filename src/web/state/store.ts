@@ -1,6 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { importRunReducer } from './import/import-run.ts';
+import { lostPostsReducer } from './lost-posts.ts';
 import { openPostReducer } from './post/open-post.ts';
 import { keepPreferences, preferencesReducer } from './preferences.ts';
 import { viewReducer } from './view.ts';
@@ -11,6 +12,7 @@ export const store = configureStore({
     importRun: importRunReducer,
     preferences: preferencesReducer,
     view: viewReducer,
+    lostPosts: lostPostsReducer,
   },
   // Reports are large and made by one worker: walking them on every action would cost more than it finds.
   middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }),

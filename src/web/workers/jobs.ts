@@ -3,6 +3,7 @@ import type { PostDocument } from '../../core/draft/index.ts';
 import { Vocabulary } from '../../core/language/index.ts';
 import { type ProfileEffect, profileEffect } from '../../core/scoring/index.ts';
 import type { Restored, RestoreMode } from '../data/backup.ts';
+import type { KeptCopy } from '../data/copies.ts';
 import { database, openDatabase } from '../data/database.ts';
 import type { ScoreRow } from '../data/post-rows.ts';
 import { finishedBody, postsOf } from '../data/posts.ts';
@@ -20,6 +21,15 @@ const KEEP_EVERY = 700;
 const vocabulary = new Vocabulary();
 /** What the last restore changed, until it is taken back. */
 let lastRestore: ReplacedRows | null = null;
+
+/** What is replaced can be had back for seven days; where it cannot be kept, the step goes on all the same. */
+async function keepCopyFirst(now: string): Promise<void> {
+  try {
+    await (await import('../data/copies.ts')).keepCopy(now);
+  } catch (error) {
+    console.error('What is being replaced could not be kept:', error);
+  }
+}
 
 /** Long jobs. They run in a worker, or in the page where storage is its memory. */
 export const jobs = {
@@ -91,7 +101,30 @@ export const jobs = {
   /** Reads a backup and puts it in, all or nothing. */
   async restoreBackup(file: Blob, mode: RestoreMode, now: string): Promise<Restored> {
     const { restoreBackup } = await import('../data/backup.ts');
+    if (mode === 'replace') await keepCopyFirst(now);
     const { done, replaced } = await restoreBackup(new Uint8Array(await file.arrayBuffer()), mode, now);
+    lastRestore = replaced;
+    return done;
+  },
+
+  /** Keeps a copy beside the database, and one in the folder that the writer chose. Answers whether there was anything to keep. */
+  async keepCopy(now: string, folder: FileSystemDirectoryHandle | null): Promise<boolean> {
+    const { keepCopy, writeIntoFolder } = await import('../data/copies.ts');
+    const isKept = await keepCopy(now);
+    if (isKept && folder) await writeIntoFolder(folder, now);
+    return isKept;
+  },
+
+  /** Copies that are kept, the newest first. */
+  async keptCopies(): Promise<KeptCopy[]> {
+    return (await import('../data/copies.ts')).keptCopies();
+  },
+
+  /** Puts a kept copy in. */
+  async restoreCopy(made: string, mode: RestoreMode, now: string): Promise<Restored> {
+    const { restoreCopy } = await import('../data/copies.ts');
+    if (mode === 'replace') await keepCopyFirst(now);
+    const { done, replaced } = await restoreCopy(made, mode, now);
     lastRestore = replaced;
     return done;
   },

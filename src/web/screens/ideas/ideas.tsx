@@ -1,5 +1,4 @@
 import type { DragEndEvent } from '@dnd-kit/core';
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { houseFields } from '../../../core/site/index.ts';
@@ -10,6 +9,7 @@ import type { IdeaRow, IdeaStage } from '../../data/research-rows.ts';
 import { currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
+import { useLiveQuery } from '../../state/use-live-query.ts';
 import { DragArea, DraggableRow } from '../../ui/draggable-row.tsx';
 import { None } from '../../ui/empty.tsx';
 import { TabPanel, TabRow, TabSet } from '../../ui/tabs.tsx';

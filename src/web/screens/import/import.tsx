@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { FileUp, FolderUp } from 'lucide-react';
 import { type DragEvent, useId, useState } from 'react';
 import type { WhenKnown } from '../../data/import-post.ts';
@@ -7,6 +6,7 @@ import { attempt } from '../../state/attempt.ts';
 import { importForgotten } from '../../state/import/import-run.ts';
 import { importAddresses, importFiles } from '../../state/import/importer.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
+import { useLiveQuery } from '../../state/use-live-query.ts';
 import { Button } from '../../ui/button.tsx';
 import { chosenFiles, droppedFiles, type PathFile } from '../../ui/dropped-files.ts';
 import { ChoiceField } from '../../ui/field.tsx';

@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { ChartScatter, FileUp } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -13,6 +12,7 @@ import { changeHouse, currentSite, pagesOf } from '../../data/sites.ts';
 import { storageProblem } from '../../data/storage.ts';
 import { attempt } from '../../state/attempt.ts';
 import { useColumns } from '../../state/use-columns.ts';
+import { useLiveQuery } from '../../state/use-live-query.ts';
 import { Button } from '../../ui/button.tsx';
 import { download } from '../../ui/download.ts';
 import { None } from '../../ui/empty.tsx';

@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { ArrowDown, ArrowUp, Plus } from 'lucide-react';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
@@ -10,6 +9,7 @@ import { postsOf } from '../../data/posts.ts';
 import type { ListRow } from '../../data/research-rows.ts';
 import { currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
+import { useLiveQuery } from '../../state/use-live-query.ts';
 import { Button } from '../../ui/button.tsx';
 import { Empty } from '../../ui/empty.tsx';
 import { counted, countInWords } from '../../ui/figures.ts';

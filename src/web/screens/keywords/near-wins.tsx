@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { emptyDraft } from '../../../core/draft/index.ts';
@@ -7,6 +6,7 @@ import { houseFields } from '../../../core/site/index.ts';
 import { addPost } from '../../data/posts.ts';
 import { currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
+import { useLiveQuery } from '../../state/use-live-query.ts';
 import { Button } from '../../ui/button.tsx';
 import { Empty, None } from '../../ui/empty.tsx';
 import { counted } from '../../ui/figures.ts';

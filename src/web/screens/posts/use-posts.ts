@@ -1,10 +1,10 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useMemo } from 'react';
 import { postsOfInSlices } from '../../data/posts.ts';
 import { scoresOf } from '../../data/scores.ts';
 import { currentSite } from '../../data/sites.ts';
 import { staleScores } from '../../data/stale-scores.ts';
 import { attempt } from '../../state/attempt.ts';
+import { useLiveQuery } from '../../state/use-live-query.ts';
 import { jobsWorker } from '../../workers/jobs-client.ts';
 import type { PostLine } from './post-table.ts';
 

@@ -2,8 +2,10 @@ import { useState } from 'react';
 import { damagesInWords } from '../../../core/formats/index.ts';
 import type { Restored, RestoreMode } from '../../data/backup.ts';
 import { attempt } from '../../state/attempt.ts';
+import { postsFound } from '../../state/lost-posts.ts';
+import { allWritten } from '../../state/post/open-sessions.ts';
 import { saveBackup } from '../../state/save-backup.ts';
-import { useAppSelector } from '../../state/store.ts';
+import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 import { dayInWords } from '../../ui/day.ts';
@@ -12,6 +14,7 @@ import { counted } from '../../ui/figures.ts';
 import { FileButton } from '../../ui/file-button.tsx';
 import { useZone } from '../../ui/zone.ts';
 import { jobsWorker } from '../../workers/jobs-client.ts';
+import { CopiesSection } from './copies-section.tsx';
 
 const saidOf = ({ made, posts, pictures, kept }: Restored, mode: RestoreMode, zone: string) =>
   `${mode === 'replace' ? 'Replaced by' : 'Merged with'} the backup of ${dayInWords(made, zone)}: ${counted(posts, 'post')}, ${counted(pictures, 'picture')}.${
@@ -22,26 +25,35 @@ const saidOf = ({ made, posts, pictures, kept }: Restored, mode: RestoreMode, zo
 export function BackupSection() {
   const zone = useZone();
   const { lastBackup } = useAppSelector((state) => state.preferences);
+  const dispatch = useAppDispatch();
   const [mode, setMode] = useState<RestoreMode>('merge');
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
-  const restore = async (file: File) => {
+  const restore = async (work: () => Promise<Restored>, how: RestoreMode, what: string) => {
     setProblem('');
     setBusy(true);
     try {
-      const jobs = await jobsWorker();
-      const done = await jobs.restoreBackup(file, mode, new Date().toISOString());
+      await allWritten();
+      const done = await work();
+      dispatch(postsFound());
       if (done.damaged.length > 0) setProblem(`Not all of it was whole: ${damagesInWords(done.damaged)}`);
       offerUndo(
-        saidOf(done, mode, zone),
-        async () => (await jobsWorker()).takeRestoreBack(new Date().toISOString()),
+        saidOf(done, how, zone),
+        async () => {
+          await allWritten();
+          return (await jobsWorker()).takeRestoreBack(new Date().toISOString());
+        },
         20_000,
       );
     } catch (error) {
-      setProblem(`${file.name} ${(error as Error).message}`);
+      setProblem(`${what} ${(error as Error).message}`);
     } finally {
       setBusy(false);
     }
+  };
+  const restoreFile = async (file: File) => {
+    const jobs = await jobsWorker();
+    return jobs.restoreBackup(file, mode, new Date().toISOString());
   };
   return (
     <section aria-label="Backup" className="mb-8 border-t pt-5">
@@ -72,11 +84,12 @@ export function BackupSection() {
           label="Backup to restore"
           accept=".zip"
           disabled={busy}
-          onFiles={([file]) => attempt(restore(file))}
+          onFiles={([file]) => attempt(restore(() => restoreFile(file), mode, file.name))}
         >
           {busy ? 'Restoring...' : 'Choose the file'}
         </FileButton>
       </div>
+      <CopiesSection busy={busy} restore={restore} />
       {problem && (
         <p role="alert" className="mt-3 text-rust">
           {problem}

@@ -1,8 +1,8 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import type { SiteRow } from '../../data/post-rows.ts';
 import { allSites, goToSite, removeSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
+import { useLiveQuery } from '../../state/use-live-query.ts';
 import { Button } from '../../ui/button.tsx';
 
 /** Takes a site out; the last one stays. */

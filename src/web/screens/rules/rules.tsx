@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { ArrowRight } from 'lucide-react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
@@ -12,6 +11,7 @@ import { attempt } from '../../state/attempt.ts';
 import { type Theme, themeChosen } from '../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../state/store.ts';
 import { undo } from '../../state/undo.ts';
+import { useLiveQuery } from '../../state/use-live-query.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/field.tsx';
 import { Waiting } from '../../ui/waiting.tsx';

@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -8,6 +7,7 @@ import { postsOf } from '../../data/posts.ts';
 import { currentSite, removePages, restorePages } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
+import { useLiveQuery } from '../../state/use-live-query.ts';
 import { Button } from '../../ui/button.tsx';
 import { Empty, None } from '../../ui/empty.tsx';
 import { counted } from '../../ui/figures.ts';

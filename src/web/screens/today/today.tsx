@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { type ReactNode, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { MONTH_NAMES, type NearWin } from '../../../core/research/index.ts';
@@ -9,6 +8,7 @@ import { postsOf } from '../../data/posts.ts';
 import { scoresOf } from '../../data/scores.ts';
 import { currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
+import { useLiveQuery } from '../../state/use-live-query.ts';
 import { dayInWords } from '../../ui/day.ts';
 import { ToWin } from '../../ui/earned.tsx';
 import { counted, countInWords, figureInWords } from '../../ui/figures.ts';

@@ -6,10 +6,17 @@ interface OpenSession {
   id: string;
   /** Takes a change of its post back; answers in words what stays, empty where nothing does. */
   takeBack(before: PostContent, after: PostContent): string;
+  /** Resolves when what was written so far is kept, or could not be. */
+  saved(): Promise<void>;
 }
 
 const open = new Set<OpenSession>();
 const closing = new Map<string, Promise<unknown>>();
+
+/** Resolves when everything written in this tab is kept: before a step that replaces much. */
+export async function allWritten(): Promise<void> {
+  await Promise.all([...closing.values(), ...[...open].map((session) => session.saved())]);
+}
 
 /** A post is open from now on. */
 export const sessionOpened = (session: OpenSession): void => {

@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { ClipboardCopy, FileDown, Printer } from 'lucide-react';
 import { useMemo } from 'react';
 import { defaultProfile } from '../../../../core/criteria/index.ts';
@@ -9,6 +8,7 @@ import { briefOfPost, changeBrief } from '../../../data/briefs.ts';
 import type { BriefRow } from '../../../data/study-rows.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useLiveQuery } from '../../../state/use-live-query.ts';
 import { Button } from '../../../ui/button.tsx';
 import { copyText } from '../../../ui/copy-text.ts';
 import { download } from '../../../ui/download.ts';

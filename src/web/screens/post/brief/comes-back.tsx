@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import {
   cleanPaste,
@@ -11,6 +10,7 @@ import { generationsOf, keepGenerations } from '../../../data/briefs.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { offerUndo } from '../../../state/undo.ts';
+import { useLiveQuery } from '../../../state/use-live-query.ts';
 import { Button } from '../../../ui/button.tsx';
 import { counted } from '../../../ui/figures.ts';
 import { usePost } from '../frame/post-context.ts';

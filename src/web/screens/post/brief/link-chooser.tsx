@@ -1,6 +1,6 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { sitePlaces } from '../../../data/site-places.ts';
+import { useLiveQuery } from '../../../state/use-live-query.ts';
 import { type Place, PlaceField } from '../../../ui/place-field.tsx';
 import { usePost } from '../frame/post-context.ts';
 

@@ -1,14 +1,15 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { History } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { NavLink, Outlet, useLocation, useParams } from 'react-router';
 import type { StudyFacts } from '../../../../core/criteria/index.ts';
 import { scoreAsPage } from '../../../../core/study/index.ts';
 import { database } from '../../../data/database.ts';
+import type { SiteRow } from '../../../data/post-rows.ts';
 import { zoneOf } from '../../../data/zone-of.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { PostSession } from '../../../state/post/post-session.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useLiveQuery } from '../../../state/use-live-query.ts';
 import { timeInWords } from '../../../ui/day.ts';
 import { GROUP_NAMES, Ridge } from '../../../ui/ridge.tsx';
 import { STATUS_NAMES } from '../../../ui/status-names.ts';
@@ -31,7 +32,11 @@ export function PostFrame() {
   const { postId = '' } = useParams();
   const [session, setSession] = useState<PostSession | 'missing' | null>(null);
   const siteId = session && session !== 'missing' ? session.siteId : null;
-  const site = useLiveQuery(async () => (siteId ? database().sites.get(siteId) : undefined), [siteId]);
+  const found = useLiveQuery(async () => (siteId ? database().sites.get(siteId) : undefined), [siteId]);
+  // Where the row vanishes under the writer, the frame stays: what is written in it may stand nowhere else.
+  const last = useRef<SiteRow | undefined>(undefined);
+  if (found) last.current = found;
+  const site = found ?? (last.current?.id === siteId ? last.current : undefined);
 
   useEffect(() => {
     const visit = new AbortController();

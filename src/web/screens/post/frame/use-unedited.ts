@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import { type Draft, readMarkdown } from '../../../../core/draft/index.ts';
 import { ownNote, placeholderHeadings } from '../../../../core/outline/index.ts';
@@ -6,6 +5,7 @@ import { uneditedBlocks } from '../../../../core/writing/index.ts';
 import { generationsOf } from '../../../data/briefs.ts';
 import type { PostSession } from '../../../state/post/post-session.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useLiveQuery } from '../../../state/use-live-query.ts';
 
 const NONE: string[] = [];
 const NOTHING: ReadonlyMap<string, string> = new Map();

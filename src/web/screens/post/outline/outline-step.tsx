@@ -1,10 +1,10 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { Plus } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { commonTopics } from '../../../../core/writing/index.ts';
 import { briefOfPost } from '../../../data/briefs.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useLiveQuery } from '../../../state/use-live-query.ts';
 import { Button } from '../../../ui/button.tsx';
 import { DragArea } from '../../../ui/draggable-row.tsx';
 import { countInWords } from '../../../ui/figures.ts';

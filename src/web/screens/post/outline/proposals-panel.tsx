@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import {
@@ -12,6 +11,7 @@ import {
 } from '../../../../core/outline/index.ts';
 import { generationsOf, keepGenerations } from '../../../data/briefs.ts';
 import { attempt } from '../../../state/attempt.ts';
+import { useLiveQuery } from '../../../state/use-live-query.ts';
 import { Button } from '../../../ui/button.tsx';
 import { CheckField } from '../../../ui/check-field.tsx';
 import { counted } from '../../../ui/figures.ts';

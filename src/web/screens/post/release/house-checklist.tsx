@@ -1,7 +1,7 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { setTick, ticksOf } from '../../../data/ticks.ts';
 import { attempt } from '../../../state/attempt.ts';
+import { useLiveQuery } from '../../../state/use-live-query.ts';
 import { CheckField } from '../../../ui/check-field.tsx';
 import { WordLink } from '../../../ui/word-link.tsx';
 import type { PostContext } from '../frame/post-context.ts';

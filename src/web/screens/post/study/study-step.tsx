@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { BroughtPage } from '../../../../core/formats/index.ts';
@@ -9,6 +8,7 @@ import type { StudyRow } from '../../../data/study-rows.ts';
 import { MarketProblem } from '../../../services/market.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useLiveQuery } from '../../../state/use-live-query.ts';
 import { Button } from '../../../ui/button.tsx';
 import { counted } from '../../../ui/figures.ts';
 import { Waiting } from '../../../ui/waiting.tsx';

@@ -1,10 +1,10 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { briefOfPost, changeBrief } from '../../../data/briefs.ts';
 import { changeChoices } from '../../../data/studies.ts';
 import type { StudyRow } from '../../../data/study-rows.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
+import { useLiveQuery } from '../../../state/use-live-query.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Panes } from '../../../ui/panes.tsx';
 import { TabPanel, TabRow, TabSet } from '../../../ui/tabs.tsx';

@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useState } from 'react';
 import { overlapsOf } from '../../../../core/research/index.ts';
 import { changeList, holderOfList, holderOfPost, listsOf, withPhrases } from '../../../data/lists.ts';
@@ -8,6 +7,7 @@ import { attempt } from '../../../state/attempt.ts';
 import type { PostSession } from '../../../state/post/post-session.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { offerUndo } from '../../../state/undo.ts';
+import { useLiveQuery } from '../../../state/use-live-query.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
 import { counted } from '../../../ui/figures.ts';

@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { RotateCcw, Trash2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import type { VersionRow, VersionScore } from '../../../data/post-rows.ts';
@@ -6,6 +5,7 @@ import { putVersion, removeVersion, versionsOf } from '../../../data/versions.ts
 import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { offerUndo } from '../../../state/undo.ts';
+import { useLiveQuery } from '../../../state/use-live-query.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Empty } from '../../../ui/empty.tsx';
 import { ChoiceField } from '../../../ui/field.tsx';

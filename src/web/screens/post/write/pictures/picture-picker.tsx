@@ -1,9 +1,9 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { MEDIA } from '../../../../data/picture-store.ts';
 import { picturesWithUses, type UsedPicture } from '../../../../data/picture-uses.ts';
+import { useLiveQuery } from '../../../../state/use-live-query.ts';
 import { usePicture } from './use-picture.ts';
 
 const usesInWords = ({ uses }: UsedPicture) =>

@@ -1,11 +1,11 @@
 import type { Editor } from '@tiptap/core';
-import { useLiveQuery } from 'dexie-react-hooks';
 import { Link2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { safeHref } from '../../../../../core/draft/index.ts';
 import { sitePlaces } from '../../../../data/site-places.ts';
 import type { PostSession } from '../../../../state/post/post-session.ts';
+import { useLiveQuery } from '../../../../state/use-live-query.ts';
 import { Button } from '../../../../ui/button.tsx';
 import { IconButton } from '../../../../ui/icon-button.tsx';
 import { type Place, PlaceField } from '../../../../ui/place-field.tsx';

@@ -1,0 +1,90 @@
+import Dexie from 'dexie';
+import type { Restored, RestoreMode } from '../data/backup.ts';
+import { database } from '../data/database.ts';
+import { rememberHeld } from '../data/held-posts.ts';
+import { storageKind } from '../data/storage.ts';
+import { readVisits, writeNow } from '../data/visit-store.ts';
+import { jobsWorker } from '../workers/jobs-client.ts';
+import { postsFound } from './lost-posts.ts';
+import { store } from './store.ts';
+
+/** Milliseconds between two looks whether a copy is due. */
+const LOOK_EVERY = 60_000;
+/** Milliseconds of work after which a copy is due. */
+const DUE_AFTER = 3_600_000;
+
+/** Event on the window: a copy was kept. */
+export const COPY_KEPT = 'dune-sparrow-copy-kept';
+
+const now = () => new Date().toISOString();
+
+/** The folder that the writer chose for copies; null: none. */
+export const chosenFolder = async (): Promise<FileSystemDirectoryHandle | null> =>
+  (await readVisits('folders'))[0]?.folder ?? null;
+
+/** Copies go into a folder from now on too; null: no longer. */
+export const chooseFolder = (folder: FileSystemDirectoryHandle | null): Promise<boolean> =>
+  writeNow('folders', 'copies', folder && { id: 'copies', folder });
+
+/** What a chosen folder says of its permission; only some browsers have folders at all. */
+interface AskedFolder extends FileSystemDirectoryHandle {
+  queryPermission?(options: { mode: 'readwrite' }): Promise<PermissionState>;
+  requestPermission?(options: { mode: 'readwrite' }): Promise<PermissionState>;
+}
+
+/** Whether a folder may be written in just now; with `ask`, the browser asks where it has to. */
+export async function mayWriteIn(folder: AskedFolder, ask = false): Promise<boolean> {
+  const options = { mode: 'readwrite' } as const;
+  const state = (await folder.queryPermission?.(options)) ?? 'granted';
+  if (state === 'granted' || !ask) return state === 'granted';
+  return (await folder.requestPermission?.(options)) === 'granted';
+}
+
+/** Keeps a copy now, in this browser and in the folder that the writer chose. Answers whether there was anything to keep. */
+export async function keepCopyNow(): Promise<boolean> {
+  const folder = await chosenFolder();
+  const writable = folder && (await mayWriteIn(folder)) ? folder : null;
+  const isKept = await (await jobsWorker()).keepCopy(now(), writable);
+  dispatchEvent(new CustomEvent(COPY_KEPT));
+  return isKept;
+}
+
+/** Puts a kept copy in. */
+export async function restoreKeptCopy(made: string, mode: RestoreMode): Promise<Restored> {
+  const done = await (await jobsWorker()).restoreCopy(made, mode, now());
+  store.dispatch(postsFound());
+  return done;
+}
+
+/**
+ * While there is work, keeps a copy of everything every hour, outside of the database: in this browser's own file
+ * system, and in a folder where the writer chose one. Whatever tab or worker writes counts; one tab of them keeps it.
+ */
+export function keepCopies(): void {
+  if (storageKind() === 'memory') return;
+  const start = `idb://${database().name}/`;
+  let changed = false;
+  Dexie.on('storagemutated', (parts: Record<string, unknown>) => {
+    if (Object.keys(parts).some((part) => part.startsWith(start) && !part.startsWith(`${start}scores/`)))
+      changed = true;
+  });
+  const look = async () => {
+    if (!changed) return;
+    if (store.getState().lostPosts === null) await rememberHeld(now());
+    await navigator.storage?.persist?.();
+    const [newest] = await (await jobsWorker()).keptCopies();
+    // A clock that was set back makes a copy due, not overdue for months.
+    const age = newest ? Date.now() - Date.parse(newest.made) : Number.POSITIVE_INFINITY;
+    if (age >= 0 && age < DUE_AFTER) return;
+    changed = false;
+    await keepCopyNow();
+  };
+  const alone = () =>
+    navigator.locks
+      ? navigator.locks.request(`copies ${database().name}`, { ifAvailable: true }, (lock) => lock && look())
+      : look();
+  setInterval(() => {
+    // Nobody asked for it: it is tried again, and where copies stand is said under House rules.
+    alone().catch((error: unknown) => console.error('A copy could not be kept:', error));
+  }, LOOK_EVERY);
+}
