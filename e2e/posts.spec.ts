@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { unzipSync } from 'fflate';
-import { openPosts, saved } from './steps/writer.ts';
+import { openPosts, saved, toPosts } from './steps/writer.ts';
 
 test('every post shows status, keyword, words, score with ridge, the first thing to mend and its points', async ({
   page,
@@ -86,4 +86,21 @@ test('a new post begins with its target and is in the list afterwards', async ({
     .getByRole('row')
     .filter({ has: page.getByRole('link', { name: 'A second packing list' }) });
   await expect(own).toContainText('bike tour packing list');
+});
+
+test('a deleted post lies in the trash: to read, to put back, to remove for good', async ({ page }) => {
+  const table = await openPosts(page);
+  const post = table.getByRole('link', { name: /Waterproof panniers/ });
+  await table.getByRole('checkbox', { name: /Select Waterproof panniers/ }).check();
+  await page.getByRole('button', { name: 'Delete 1' }).click();
+  await expect(post).toBeHidden();
+  await page.getByRole('link', { name: 'Trash (1)' }).click();
+  const line = page.getByRole('list', { name: 'Deleted posts' }).getByRole('listitem');
+  await expect(line).toContainText('Deleted today, kept for 30 more days');
+  await line.getByRole('button', { name: 'Read' }).click();
+  await expect(line.getByRole('region', { name: /^Text of/ })).toContainText('roll-top');
+  await line.getByRole('button', { name: 'Put back' }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing in the trash' })).toBeVisible();
+  await toPosts(page);
+  await expect(post).toBeVisible();
 });

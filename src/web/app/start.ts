@@ -1,9 +1,9 @@
 import { database } from '../data/database.ts';
 import { fillDemo } from '../data/demo.ts';
 import { lostPosts, rememberHeld } from '../data/held-posts.ts';
-import { purgeDeleted } from '../data/posts.ts';
 import { ensureSite } from '../data/sites.ts';
 import { openStorage } from '../data/storage.ts';
+import { emptyOldTrash } from '../data/trash.ts';
 import { openVisitStore } from '../data/visit-store.ts';
 import { isDemo } from '../services/is-demo.ts';
 import { attempt } from '../state/attempt.ts';
@@ -14,7 +14,8 @@ import { remember, remembered } from '../ui/remembered.ts';
 import { jobsWorker } from '../workers/jobs-client.ts';
 
 const TIDIED = 'dune-sparrow-tidied';
-const UNDO_LASTS = 24 * 60 * 60 * 1000;
+/** Milliseconds between two tidyings. */
+const TIDY_EVERY = 24 * 60 * 60 * 1000;
 /** Milliseconds from the beginning of a visit to its tidying. */
 const TIDY_AFTER = 5000;
 
@@ -29,7 +30,7 @@ export async function start(): Promise<void> {
   await ensureSite();
   if (!lost) await rememberHeld(new Date().toISOString());
   keepCopies();
-  await purgeDeleted(new Date(Date.now() - UNDO_LASTS).toISOString());
+  await emptyOldTrash(Date.now());
   if (navigator.locks) tidyPictures(await holdOpen());
 }
 
@@ -50,7 +51,7 @@ function tidyPictures(alone: boolean): void {
   const last = remembered(TIDIED);
   // A first visit has nothing to tidy.
   if (last === null) remember(TIDIED, String(Date.now()));
-  if (!alone || last === null || Date.now() - Number(last) <= UNDO_LASTS) return;
+  if (!alone || last === null || Date.now() - Number(last) <= TIDY_EVERY) return;
   const tidy = async () => {
     const known = await database().pictures.toCollection().primaryKeys();
     // What the visit begins with comes first.

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { strFromU8, unzipSync } from 'fflate';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { emptyFields, readMarkdown } from '../../core/draft/index.ts';
+import { emptyDraft, emptyFields, readMarkdown } from '../../core/draft/index.ts';
 import { database, openDatabase } from './database.ts';
 import { sha256 } from './digest.ts';
 import { exportZip } from './export-zip.ts';
@@ -12,7 +12,7 @@ import {
   loadPost,
   postsOf,
   postsOfInSlices,
-  purgeDeleted,
+  removePosts,
   StaleWrite,
   savePost,
   setDeleted,
@@ -20,7 +20,9 @@ import {
 import { addSite, allSites, changeSite, currentSite, ensureSite, goToSite, removeSite } from './sites.ts';
 import { leftOverOf, letLeftOverBe, startFrom } from './start-from.ts';
 import { setTick, ticksOf } from './ticks.ts';
+import { countDeleted, deletedPosts, emptyOldTrash, textOf } from './trash.ts';
 
+const DAY = 24 * 60 * 60 * 1000;
 const NOW = '2026-11-01T09:00:00Z';
 
 beforeEach(async () => {
@@ -41,7 +43,7 @@ describe('posts', () => {
     expect(kept?.row.fields.title).toBe('First');
     expect(kept?.draft.blocks[0].text).toBe('One.');
   });
-  it('are tombstones until undo is past', async () => {
+  it('lie in the trash for thirty days, to be put back with all that they had', async () => {
     await addPost('s', 'a', NOW);
     await addPost('s', 'b', NOW);
     await setDeleted(['a'], NOW);
@@ -50,7 +52,14 @@ describe('posts', () => {
     await setDeleted(['a'], '');
     expect((await postsOf('s')).length).toBe(2);
     await setDeleted(['a'], NOW);
-    await purgeDeleted('2026-11-02T00:00:00Z');
+    expect([await countDeleted('s'), (await deletedPosts('s')).map(({ id }) => id)]).toEqual([1, ['a']]);
+    await emptyOldTrash(Date.parse(NOW) + 29 * DAY);
+    expect(await database().posts.get('a')).toBeDefined();
+    const putBack = await removePosts(['a']);
+    expect(await database().bodies.get('a')).toBeUndefined();
+    await putBack();
+    expect(await textOf('a')).toEqual(emptyDraft());
+    await emptyOldTrash(Date.parse(NOW) + 31 * DAY);
     expect(await database().posts.get('a')).toBeUndefined();
     expect(await database().bodies.get('a')).toBeUndefined();
     expect(await database().posts.get('b')).toBeDefined();

@@ -5,8 +5,9 @@ import { emptyFields, readMarkdown } from '../../core/draft/index.ts';
 import { briefOfPost, changeBrief, generationsOf, keepGenerations } from './briefs.ts';
 import { database, openDatabase } from './database.ts';
 import { exportZip } from './export-zip.ts';
-import { addPost, finishedBody, purgeDeleted, savePost, setDeleted } from './posts.ts';
+import { addPost, finishedBody, savePost, setDeleted } from './posts.ts';
 import { ensureSite } from './sites.ts';
+import { emptyOldTrash } from './trash.ts';
 
 openDatabase('finished');
 let siteId = '';
@@ -73,7 +74,7 @@ describe('the brief of a post, and what was generated for it', () => {
     expect(await generationsOf(siteId, 'other')).toEqual([]);
     await changeBrief(siteId, 'p', () => ({ notes: 'x' }));
     await setDeleted(['p'], '2026-11-03T09:00:00Z');
-    await purgeDeleted('2026-11-04T09:00:00Z');
+    await emptyOldTrash(Date.parse('2026-12-04T09:00:00Z'));
     expect([await database().generations.count(), await database().briefs.count()]).toEqual([0, 0]);
   });
 });

@@ -1,3 +1,4 @@
+import type { Table } from 'dexie';
 import { type Draft, emptyDraft, emptyFields, type PostDocument } from '../../core/draft/index.ts';
 import { finishedDraft, type OutlineItem } from '../../core/outline/index.ts';
 import { database } from './database.ts';
@@ -134,17 +135,25 @@ export async function setDeleted(ids: readonly string[], instant: string): Promi
   });
 }
 
-/** Removes posts that were deleted before an instant: their undo is past. */
-export async function purgeDeleted(before: string): Promise<void> {
+/** Removes posts for good, with all that belongs to them; answers the way back, which puts these rows in again. */
+export async function removePosts(ids: readonly string[]): Promise<() => Promise<void>> {
   const { posts, bodies, scores, versions, ticks, briefs, generations } = database();
   const tables = [posts, bodies, scores, versions, ticks, briefs, generations];
-  await database().transaction('rw', tables, async () => {
-    const gone = await posts.filter((row) => row.deleted !== '' && row.deleted < before).primaryKeys();
-    await Promise.all([posts.bulkDelete(gone), bodies.bulkDelete(gone), scores.bulkDelete(gone)]);
-    const kept = await versions.filter((row) => gone.includes(row.postId)).primaryKeys();
-    await versions.bulkDelete(kept);
-    await briefs.bulkDelete(gone);
-    await generations.filter((row) => gone.includes(row.postId)).delete();
-    await ticks.filter((row) => gone.includes(row.postId)).delete();
+  if (ids.length === 0) return async () => {};
+  const gone = new Set(ids);
+  const rows = await database().transaction('rw', tables, async () => {
+    const found: object[][] = [];
+    for (const table of tables) {
+      const own = (await table
+        .filter((row) => gone.has('postId' in row ? row.postId : (row as PostRow).id))
+        .toArray()) as object[];
+      found.push(own);
+      await table.filter((row) => gone.has('postId' in row ? row.postId : (row as PostRow).id)).delete();
+    }
+    return found;
   });
+  return () =>
+    database().transaction('rw', tables, async () => {
+      for (const [at, table] of tables.entries()) await (table as Table<object>).bulkPut(rows[at]);
+    });
 }

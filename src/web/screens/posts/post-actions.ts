@@ -3,6 +3,7 @@ import { emptyDraft } from '../../../core/draft/index.ts';
 import { houseFields } from '../../../core/site/index.ts';
 import type { SiteRow } from '../../data/post-rows.ts';
 import { addPost, setDeleted } from '../../data/posts.ts';
+import { TRASH_DAYS } from '../../data/trash.ts';
 import { offerUndo } from '../../state/undo.ts';
 import { download } from '../../ui/download.ts';
 import { jobsWorker } from '../../workers/jobs-client.ts';
@@ -30,7 +31,7 @@ export async function beginFrom(originId: string): Promise<string | null> {
 export async function deletePosts(ids: readonly string[], name: string): Promise<void> {
   await setDeleted(ids, now());
   offerUndo(
-    `${ids.length === 1 ? `"${name}"` : `${ids.length} posts`} deleted`,
+    `${ids.length === 1 ? `"${name}"` : `${ids.length} posts`} deleted; in the trash for ${TRASH_DAYS} days`,
     () => setDeleted(ids, ''),
     10_000,
   );

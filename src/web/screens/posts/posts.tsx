@@ -14,6 +14,7 @@ import { DataGrid } from '../../ui/grid/data-grid.tsx';
 import { SearchField } from '../../ui/search-field.tsx';
 import { STATUS_NAMES } from '../../ui/status-names.ts';
 import { WaitingRows } from '../../ui/waiting.tsx';
+import { WordLink } from '../../ui/word-link.tsx';
 import { useZone } from '../../ui/zone.ts';
 import { beginFrom, deletePosts, exportPosts, newPost } from './post-actions.ts';
 import { CHOICES, nameOfLine, postColumns } from './post-columns.tsx';
@@ -25,7 +26,7 @@ const COLUMN_IDS = CHOICES.map(({ id }) => id);
 
 /** The list of posts. */
 export function Posts() {
-  const { site, lines } = usePosts();
+  const { site, lines, trash } = usePosts();
   const zone = useZone();
   const navigate = useNavigate();
   const [wish, setWish] = useState<ListWish>({
@@ -80,6 +81,11 @@ export function Posts() {
           {lines &&
             `${shown.length === lines.length ? '' : `${shown.length} of `}${counted(lines.length, 'post')}`}
         </p>
+        {trash > 0 && (
+          <WordLink quiet to="/posts/trash">
+            Trash ({trash})
+          </WordLink>
+        )}
         <div className="ml-auto flex flex-wrap items-center gap-2">
           <SearchField
             name="Search posts"

@@ -3,6 +3,7 @@ import { postsOfInSlices } from '../../data/posts.ts';
 import { scoresOf } from '../../data/scores.ts';
 import { currentSite } from '../../data/sites.ts';
 import { staleScores } from '../../data/stale-scores.ts';
+import { countDeleted } from '../../data/trash.ts';
 import { attempt } from '../../state/attempt.ts';
 import { useLiveQuery } from '../../state/use-live-query.ts';
 import { jobsWorker } from '../../workers/jobs-client.ts';
@@ -13,7 +14,10 @@ const SCORES_AFTER = 250;
 /** Posts up to which the page itself looks whether scores are out of date. */
 const FEW = 200;
 
-/** The site of this tab and its posts with their scores, which are brought up to date; `lines` is undefined until read. */
+/**
+ * The site of this tab, its posts with their scores, which are brought up to date (`lines` is undefined until read), and
+ * how many are in its trash.
+ */
 export function usePosts() {
   const site = useLiveQuery(currentSite);
   const siteId = site?.id;
@@ -26,6 +30,7 @@ export function usePosts() {
   );
   const revisions = useMemo(() => rows?.map(({ id, revision }) => `${id}${revision}`).join(), [rows]);
   const count = rows?.length ?? 0;
+  const trash = useLiveQuery(async () => (siteId ? countDeleted(siteId) : 0), [siteId]) ?? 0;
   useEffect(() => {
     if (!site || revisions === undefined) return;
     const refresh = async () => {
@@ -40,5 +45,5 @@ export function usePosts() {
     );
     return () => clearTimeout(timer);
   }, [site, revisions, count]);
-  return { site, lines };
+  return { site, lines, trash };
 }
