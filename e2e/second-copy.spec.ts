@@ -50,7 +50,7 @@ test('an emptied storage is told, and the copy beside it brings everything back'
   const origin = await firstPost(page);
   await page.goto(`${origin}/rules`);
   await page.getByRole('button', { name: 'Keep a copy now' }).click();
-  await expect(copies(page)).toHaveText([/today, \d+:\d+: 1 post/]);
+  await expect(copies(page)).toHaveText([/Today, \d+:\d+: 1 post/]);
   await dropDatabase(page, origin);
   await page.goto(`${origin}/posts`);
   const told = page.getByRole('alert').filter({ hasText: 'This browser held 1 post' });

@@ -1,4 +1,7 @@
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { expect, type Page, test } from '@playwright/test';
+import { readBackupFile } from '../src/core/formats/index.ts';
 import { type SecondAddress, secondAddress } from './steps/second-address.ts';
 import { saved } from './steps/writer.ts';
 
@@ -11,6 +14,7 @@ test.use({
     }),
 });
 
+const digest = async (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex');
 const draft = (page: Page) => page.getByRole('textbox', { name: 'Draft' });
 
 let address: SecondAddress;
@@ -106,4 +110,40 @@ test('that a text is saved is said when writing rests', async ({ page, baseURL }
   await page.keyboard.type(' and more');
   await expect(said).toHaveCount(0);
   await expect(said).toHaveCount(1);
+});
+
+test('a page whose application cannot be loaded is not blank: it says what to do', async ({ page }) => {
+  await page.clock.install();
+  await page.route('**/assets/*.js', (route) => route.abort());
+  await page.goto('/posts');
+  await expect(page.getByRole('heading', { name: 'Dune Sparrow has not started' })).toBeVisible();
+  await expect(page.getByText('What you wrote is kept in this browser.')).toBeVisible();
+});
+
+test('a page that cannot open its database says so, and hands out what is in it', async ({
+  page,
+  baseURL,
+}) => {
+  await write(page, baseURL!, 'Before. ');
+  await saved(page);
+  // Every opening fails for a while, as where the browser is at odds with its own disk.
+  await page.addInitScript(() => {
+    const open = indexedDB.open.bind(indexedDB);
+    IDBFactory.prototype.open = (name, version) => {
+      if (document.title === 'Well again' || name !== 'dune-sparrow-demo') return open(name, version);
+      throw new DOMException('It was written by a newer version.', 'VersionError');
+    };
+  });
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Dune Sparrow could not start' })).toBeVisible();
+  await page.evaluate(() => {
+    document.title = 'Well again';
+  });
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save a backup' }).click(),
+  ]);
+  const backup = await readBackupFile(new Uint8Array(readFileSync(await file.path())), digest);
+  expect(backup.damaged).toEqual([]);
+  expect(JSON.stringify(backup.data.bodies)).toContain('Before. ');
 });

@@ -13,18 +13,9 @@ import { store } from './state/store.ts';
 standInForIds();
 followTheme();
 const root = createRoot(document.getElementById('root')!);
-const failed = (error: unknown) => {
-  const reason = error instanceof Error ? error.message : String(error);
-  root.render(
-    <main className="mx-auto max-w-xl p-10">
-      <h1 className="mb-2 text-xl font-semibold">Dune Sparrow could not start</h1>
-      <p className="mb-3">{reason}</p>
-      <p className="text-soft">
-        If this window refuses storage (a private window may), open an ordinary one. Otherwise reload the
-        page.
-      </p>
-    </main>,
-  );
+const failed = async (error: unknown) => {
+  const { CannotStart } = await import('./app/cannot-start.tsx');
+  root.render(<CannotStart reason={error instanceof Error ? error.message : String(error)} />);
 };
 start()
   .then(() => {
@@ -36,4 +27,8 @@ start()
     );
     void keepOffline();
   })
-  .catch(failed);
+  .catch(failed)
+  .catch((error: unknown) => {
+    // What stands in the page itself then says what to do.
+    console.error('What tells of it could not be loaded either:', error);
+  });

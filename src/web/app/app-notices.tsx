@@ -128,7 +128,7 @@ function LostPosts({ lost }: { lost: HeldPosts }) {
   return (
     <Notice grave>
       <span>
-        This browser held {counted(lost.posts, 'post')} on {dayInWords(lost.at, zone)}, and its storage is
+        This browser held {counted(lost.posts, 'post')} ({dayInWords(lost.at, zone)}), and its storage is
         empty now: the disk may have been full, or its data were cleared.{' '}
         {copy
           ? `A copy of ${dayInWords(copy.made, zone)}, ${timeInWords(copy.made, zone)}, with ${counted(copy.posts, 'post')} is kept outside of it.`

@@ -1,5 +1,6 @@
-import { supersededCopies, writeBackupFile } from '../../core/formats/index.ts';
+import { readBackupFile, supersededCopies, writeBackupFile } from '../../core/formats/index.ts';
 import { backupData, type Restored, type RestoreMode, restoreBackup, writeBackup } from './backup.ts';
+import type { BackupTables } from './backup-tables.ts';
 import { database } from './database.ts';
 import { sha256 } from './digest.ts';
 import type { ReplacedRows } from './replaced-rows.ts';
@@ -83,7 +84,8 @@ export async function keepCopy(now: string): Promise<boolean> {
   for (const [sha, blob] of files) if (!known.has(sha)) await put(pictures, sha, blob);
   const bytes = await writeBackupFile({ made: now, data, files: new Map() }, sha256);
   await put(folder, `${fileName(now)}.zip`, new Blob([bytes]));
-  const copy: KeptCopy = { made: now, posts: data.posts.length, pictures: [...files.keys()] };
+  const posts = data.posts.filter(({ deleted }) => deleted === '').length;
+  const copy: KeptCopy = { made: now, posts, pictures: [...files.keys()] };
   // The list comes last: a copy counts from then on.
   await put(folder, `${fileName(now)}.json`, JSON.stringify(copy));
   await rotate(folder, pictures, now);
@@ -108,12 +110,8 @@ async function rotate(
   for (const sha of await namesIn(pictures)) if (!named.has(sha)) await pictures.removeEntry(sha);
 }
 
-/** Puts a kept copy in, like any backup. Throws where it is not there any more or cannot be read. */
-export async function restoreCopy(
-  made: string,
-  mode: RestoreMode,
-  now: string,
-): Promise<{ done: Restored; replaced: ReplacedRows }> {
+/** A kept copy with its pictures; throws where it is not there any more. */
+async function readCopy(made: string): Promise<{ bytes: Uint8Array; files: Map<string, Uint8Array> }> {
   const folder = await copiesFolder();
   const copy = (await keptCopies()).find((one) => one.made === made);
   if (!copy) throw new Error('is not kept any more. Choose another copy.');
@@ -128,7 +126,26 @@ export async function restoreCopy(
     if (bytes && (await sha256(bytes)) === sha) files.set(sha, new Uint8Array(bytes));
   }
   const file = await read(folder, `${fileName(made)}.zip`);
-  return restoreBackup(new Uint8Array(await file.arrayBuffer()), mode, now, files);
+  return { bytes: new Uint8Array(await file.arrayBuffer()), files };
+}
+
+/** The newest copy as a backup with its pictures in it, for a page that cannot open its database; null: there is none. */
+export async function newestCopyAsBackup(): Promise<Blob | null> {
+  const [newest] = await keptCopies();
+  if (!newest) return null;
+  const { bytes, files } = await readCopy(newest.made);
+  const backup = await readBackupFile<BackupTables>(bytes, sha256, files);
+  return new Blob([await writeBackupFile(backup, sha256)], { type: 'application/zip' });
+}
+
+/** Puts a kept copy in, like any backup. Throws where it is not there any more or cannot be read. */
+export async function restoreCopy(
+  made: string,
+  mode: RestoreMode,
+  now: string,
+): Promise<{ done: Restored; replaced: ReplacedRows }> {
+  const { bytes, files } = await readCopy(made);
+  return restoreBackup(bytes, mode, now, files);
 }
 
 /** Writes today's backup into a folder that the writer chose, and takes out those of more than seven days ago. */

@@ -17,6 +17,8 @@ import { counted } from '../../ui/figures.ts';
 import { useZone } from '../../ui/zone.ts';
 import { jobsWorker } from '../../workers/jobs-client.ts';
 
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
 /** Copies that are shown at first; there may be thirty. */
 const SHOWN = 6;
 
@@ -59,7 +61,7 @@ export function CopiesSection({
           {shown.map(({ made, posts }) => (
             <li key={made} className="flex flex-wrap items-baseline gap-x-4 border-b py-1">
               <span className="min-w-56 flex-1">
-                {dayInWords(made, zone)}, {timeInWords(made, zone)}: {counted(posts, 'post')}
+                {capital(dayInWords(made, zone))}, {timeInWords(made, zone)}: {counted(posts, 'post')}
               </span>
               <Button look="word" disabled={busy} onClick={() => bring(made, 'merge')}>
                 Beside what is here
