@@ -8,10 +8,27 @@ const MAX_CONTAINERS = 100;
  */
 const MAX_STEPS = 25_000_000;
 
+/**
+ * Lines that begin a block (an item, a heading, a paragraph), lines of one paragraph, and headings that are underlined.
+ * The reader's work grows with the square of each beyond these; a book has fewer.
+ */
+const MAX_BLOCKS = 10_000;
+const MAX_PARAGRAPH_LINES = 2000;
+const MAX_UNDERLINES = 1000;
+
 const CONTAINER = /^(?:[ \t]*(?:>|[-+*](?=[ \t])|\d{1,9}[.)](?=[ \t])))+/;
 /** A line that begins a list item or a definition of an address: what stands before it is not paired with it. */
 const BEGINS_ANEW = /^[ \t]*(?:>[ \t]?)*(?:(?:[-+*]|\d{1,9}[.)])[ \t]|\[[^\]]+\]:)/;
 const TABLE_RULE = /^[ \t]*\|?[ \t]*:?-+:?[ \t]*(?:\|[ \t]*:?-+:?[ \t]*)*\|?[ \t]*$/;
+
+const HEADING = /^[ \t]*(?:>[ \t]?)*#{1,6}(?:[ \t]|$)/;
+const UNDERLINE = /^[ \t]*(?:=+|-+)[ \t]*$/;
+
+const tooMany = (most: number, what: string, line: number): never => {
+  throw new UnreadableFile(
+    `cannot be read: it holds more than ${most.toLocaleString('en')} ${what} (line ${line}). Split it.`,
+  );
+};
 
 /**
  * Refuses Markdown whose reading would take work out of all proportion, by what stands in it and never by a clock.
@@ -30,6 +47,17 @@ export function checkMarkdown(text: string): void {
     marks = 0;
     begun = next;
   };
+  let [blocks, underlines, lines] = [0, 0, 0];
+  const count = (words: string, line: number) => {
+    const begins = lines === 0 || BEGINS_ANEW.test(words) || HEADING.test(words);
+    const isUnderline = lines > 0 && UNDERLINE.test(words);
+    lines = begins ? 1 : isUnderline ? 0 : lines + 1;
+    if (begins) blocks += 1;
+    if (isUnderline) underlines += 1;
+    if (blocks > MAX_BLOCKS) tooMany(MAX_BLOCKS, 'paragraphs, headings and list items', line);
+    if (underlines > MAX_UNDERLINES) tooMany(MAX_UNDERLINES, 'underlined headings', line);
+    if (lines > MAX_PARAGRAPH_LINES) tooMany(MAX_PARAGRAPH_LINES, 'lines in one paragraph', line);
+  };
   let at = 0;
   for (let line = 1; at <= text.length; line++) {
     const end = text.indexOf('\n', at);
@@ -43,8 +71,12 @@ export function checkMarkdown(text: string): void {
     if (words.trim() === '') {
       endChunk(line + 1);
       inTable = false;
+      lines = 0;
       continue;
     }
+    // Rows of a table are no lines of a paragraph.
+    if (inTable) lines = 0;
+    else count(words, line);
     // Cells of a table are paired row by row.
     if (inTable || BEGINS_ANEW.test(words)) endChunk(line);
     if (words.includes('|') && TABLE_RULE.test(words)) inTable = true;

@@ -56,6 +56,8 @@ interface Occurrence {
 }
 
 const WIDEST_GAP = 2;
+/** Letters of a word that may be looked for in two parts. */
+const LONGEST_OPENED = 40;
 
 /**
  * Finds many phrases at once in tokenised texts. What a word can stand for is worked out once per distinct word,
@@ -92,7 +94,9 @@ export class PhraseMatcher {
     phrase.slots.forEach((slot, at) => {
       for (const candidate of slot.candidates) put(this.bySlot, candidate, { phrase: index, slot: at });
       if (slot.literal && this.english) return;
-      for (let cut = 1; cut <= slot.normal.length - 2 && slot.normal.length >= 5; cut++) {
+      const { length } = slot.normal;
+      if (length < 5 || length > LONGEST_OPENED) return;
+      for (let cut = 1; cut <= length - 2; cut++) {
         put(this.byHead, slot.normal.slice(0, cut), {
           phrase: index,
           slot: at,
@@ -146,9 +150,7 @@ export class PhraseMatcher {
       if (at === tokens.length || tokens.sentences[at] !== tokens.sentences[sentenceStart]) {
         for (const phrase of touched) {
           const full = 2 ** this.phrases[phrase]!.slots.length - 1;
-          if (this.masks[phrase] === full || this.phrases[phrase]!.slots.length > 30) {
-            this.matchSentence(phrase, tokens, sentenceStart, at, out);
-          }
+          if (this.masks[phrase] === full) this.matchSentence(phrase, tokens, sentenceStart, at, out);
           this.masks[phrase] = 0;
           this.found[phrase].length = 0;
         }
@@ -192,9 +194,9 @@ export class PhraseMatcher {
     // A few characters grow when lower-cased; their offsets could not be trusted.
     if (low.length !== text.length) return;
     for (const { phrase, text: wanted } of this.literals) {
+      let first = 0;
       for (let at = low.indexOf(wanted); at !== -1; at = low.indexOf(wanted, at + wanted.length)) {
         const end = at + wanted.length;
-        let first = 0;
         while (first + 1 < tokens.length && tokens.ends[first] <= at) first += 1;
         let last = first;
         while (last + 1 < tokens.length && tokens.starts[last + 1] < end) last += 1;
@@ -207,9 +209,11 @@ export class PhraseMatcher {
     const phrase = this.phrases[index]!;
     const occurrences = this.found[index];
     const hits: Match[] = [];
-    for (const start of occurrences) {
+    // Parts that nothing can follow: with words that repeat they would be tried again and again.
+    const dead = new Set<number>();
+    for (const [place, start] of occurrences.entries()) {
       if (start.from === 0) {
-        const chain = this.ordered(phrase, tokens, occurrences, [start]);
+        const chain = this.ordered(phrase, tokens, occurrences, place, dead);
         if (chain) {
           const exact = this.wholePhrase(phrase, tokens, chain, from, to);
           if (exact) hits.push(hitOf(index, tokens, exact.first, exact.last, exact.kind));
@@ -221,7 +225,7 @@ export class PhraseMatcher {
         }
       }
       if (phrase.reorderable) {
-        const loose = this.reordered(phrase, tokens, occurrences, start);
+        const loose = this.reordered(phrase, tokens, occurrences, place);
         if (loose) hits.push(hitOf(index, tokens, loose.first, loose.last, 'reordered'));
       }
     }
@@ -232,31 +236,40 @@ export class PhraseMatcher {
         a.firstToken - b.firstToken ||
         a.lastToken - b.lastToken,
     );
-    const taken: Match[] = [];
+    const taken = new Set<number>();
     for (const hit of hits) {
-      if (taken.every((other) => hit.lastToken < other.firstToken || hit.firstToken > other.lastToken))
-        taken.push(hit);
+      const { firstToken, lastToken } = hit;
+      let free = true;
+      for (let token = firstToken; token <= lastToken && free; token++) free = !taken.has(token);
+      if (!free) continue;
+      for (let token = firstToken; token <= lastToken; token++) taken.add(token);
+      out.push(hit);
     }
-    out.push(...taken);
   }
 
-  /** The nearest way to place the remaining slots in order after the chain's last part. */
+  /**
+   * The nearest way to place the slots in order from the occurrence at `place` on, which stand in the order of the text;
+   * null where there is none. `dead` are places that are known to lead nowhere.
+   */
   private ordered(
     phrase: Phrase,
     tokens: Tokens,
-    all: Occurrence[],
-    chain: Occurrence[],
+    all: readonly Occurrence[],
+    place: number,
+    dead: Set<number>,
   ): Occurrence[] | null {
-    const last = chain.at(-1)!;
-    if (last.to === phrase.slots.length - 1) return chain;
-    const limit = phrase.strict ? 0 : WIDEST_GAP;
-    for (const next of all) {
-      if (next.from !== last.to + 1 || next.first <= last.last || next.first - last.last - 1 > limit)
-        continue;
+    const last = all[place];
+    if (last.to === phrase.slots.length - 1) return [last];
+    if (dead.has(place)) return null;
+    const limit = last.last + 1 + (phrase.strict ? 0 : WIDEST_GAP);
+    for (let at = place + 1; at < all.length && all[at].first <= limit; at++) {
+      const next = all[at];
+      if (next.from !== last.to + 1 || next.first <= last.last) continue;
       if (!this.directionHolds(phrase, tokens, last, next)) continue;
-      const done = this.ordered(phrase, tokens, all, [...chain, next]);
-      if (done) return done;
+      const rest = this.ordered(phrase, tokens, all, at, dead);
+      if (rest) return [last, ...rest];
     }
+    dead.add(place);
     return null;
   }
 
@@ -318,21 +331,22 @@ export class PhraseMatcher {
   private reordered(
     phrase: Phrase,
     tokens: Tokens,
-    all: Occurrence[],
-    start: Occurrence,
+    all: readonly Occurrence[],
+    place: number,
   ): { first: number; last: number } | null {
     let mask = 0;
     const full = 2 ** phrase.slots.length - 1;
     const take = (part: Occurrence) => {
       for (let slot = part.from; slot <= part.to; slot++) mask |= 2 ** slot;
     };
+    const start = all[place];
     take(start);
     let last = start;
-    while (mask !== full) {
-      const next = all.find(
-        (part) => part.first > last.last && !(mask & (2 ** part.from)) && this.near(tokens, last, part),
-      );
-      if (!next) return null;
+    for (let at = place + 1; mask !== full; at++) {
+      const next = all[at];
+      // They stand in the order of the text: none that comes later is near again.
+      if (!next || next.first - last.last - 1 > WIDEST_GAP) return null;
+      if (next.first <= last.last || mask & (2 ** next.from) || !this.near(tokens, last, next)) continue;
       take(next);
       last = next;
     }

@@ -38,7 +38,7 @@ export interface Phrase {
   /** Direction of the function words between slot k and slot k + 1. */
   directions: Direction[];
   reorderable: boolean;
-  /** Set for scripts without spaces: found by its folded characters. */
+  /** Set for scripts without spaces and for very long phrases: found by its characters in lower case. */
   literalText: string | null;
 }
 
@@ -48,8 +48,17 @@ export const directionOf = (form: string): Direction => DIRECTIONS.get(form) ?? 
 const UNSPACED =
   /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u;
 
-/** More slots than this are only found word by word in order. */
-const MOST_SLOTS = 24;
+/** Longer phrases are only found as they are written: no one searches for them with the words turned round. */
+const MOST_WORDS = 24;
+
+/** Content words of a phrase that may stand in any order. */
+const MOST_TURNED = 8;
+
+/** Whether a phrase's words can be turned round at all: a few, and each another. */
+const isTurnable = (slots: readonly Slot[]): boolean =>
+  slots.length > 1 &&
+  slots.length <= MOST_TURNED &&
+  new Set(slots.map(({ normal }) => normal)).size === slots.length;
 
 /**
  * Reads a keyword. Its content words become slots; function words between them are optional. With fewer than two
@@ -62,7 +71,8 @@ export function compilePhrase(text: string, vocabulary: Vocabulary, english: boo
   if (tokens.length === 0) return null;
   const forms = Array.from(tokens.ids, (id) => vocabulary.form(id));
   const content = forms.filter((form) => !isFunctionWord(form)).length;
-  const strict = !english || content < 2 || forms.length > MOST_SLOTS;
+  const isLong = forms.length > MOST_WORDS;
+  const strict = !english || content < 2 || isLong;
   const slots: Slot[] = [];
   forms.forEach((form, token) => {
     const isFunction = isFunctionWord(form);
@@ -89,8 +99,8 @@ export function compilePhrase(text: string, vocabulary: Vocabulary, english: boo
     gaps: tokens.gaps,
     strict,
     directions,
-    reorderable: !strict && !directional && slots.length > 1,
-    literalText: UNSPACED.test(trimmed) ? trimmed.toLowerCase() : null,
+    reorderable: !strict && !directional && isTurnable(slots),
+    literalText: isLong || UNSPACED.test(trimmed) ? trimmed.toLowerCase() : null,
   };
 }
 

@@ -94,6 +94,33 @@ function languageOfUnspaced(run: string): string {
   return 'zh';
 }
 
+/** Units of a run without spaces that are segmented in one go: the platform's work grows with the square of their number. */
+const PIECE = 1000;
+/** No word is longer: what begins within so many units of a piece's end is looked at again with what follows. */
+const LONGEST_WORD = 40;
+
+/** Words of a run in a script without spaces, from `start` to `end` of a text. */
+function segmentRun(
+  text: string,
+  start: number,
+  end: number,
+  push: (start: number, end: number) => void,
+): void {
+  const words = segmenter(languageOfUnspaced(text.slice(start, end)));
+  for (let from = start; from < end; ) {
+    const to = Math.min(end, from + PIECE);
+    let next = to;
+    for (const { index, segment, isWordLike } of words.segment(text.slice(from, to))) {
+      if (to < end && index > PIECE - LONGEST_WORD) {
+        next = from + index;
+        break;
+      }
+      if (isWordLike) push(from + index, from + index + segment.length);
+    }
+    from = next;
+  }
+}
+
 function gapBetween(text: string, from: number, to: number): number {
   if (from === to) return Gap.None;
   if (to - from === 1) {
@@ -134,10 +161,7 @@ export function tokenize(text: string, vocabulary: Vocabulary): Tokens {
     let end = at + (kind === 3 ? 2 : 1);
     if (kind === 2) {
       while (end < size && table[text.charCodeAt(end)] === 2) end += 1;
-      const run = text.slice(at, end);
-      for (const part of segmenter(languageOfUnspaced(run)).segment(run)) {
-        if (part.isWordLike) push(at + part.index, at + part.index + part.segment.length);
-      }
+      segmentRun(text, at, end, push);
       at = end;
       continue;
     }
