@@ -21,7 +21,12 @@ export async function secondAddress(target: string): Promise<SecondAddress> {
   const server = createServer((incoming, outgoing) => {
     // Asked for plainly and in full, so that what is handed out can be another text.
     const { 'accept-encoding': _packed, 'if-none-match': _known, ...headers } = incoming.headers;
-    const asked = request(new URL(incoming.url ?? '/', target), { method: incoming.method, headers });
+    // As a server in front of another asks: by the name of the one behind it.
+    const { host } = new URL(target);
+    const asked = request(new URL(incoming.url ?? '/', target), {
+      method: incoming.method,
+      headers: { ...headers, host },
+    });
     asked.on('response', (answer) => {
       const { 'content-length': _length, ...told } = answer.headers;
       outgoing.writeHead(answer.statusCode ?? 502, told);

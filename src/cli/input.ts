@@ -1,4 +1,4 @@
-import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
+import { type Dirent, existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { basename, dirname, extname, join, relative, resolve, sep } from 'node:path';
 import type { PictureSize } from '../core/criteria/index.ts';
 import {
@@ -34,10 +34,19 @@ export interface InputGroup {
 
 const SKIPPED = new Set(['node_modules', 'media']);
 
+/** A path that names an ordinary file, as given. A pipe or a device could be read for ever: they are refused. */
+export function ordinaryFile(path: string): string {
+  const found = statSync(path, { throwIfNoEntry: false });
+  if (found && !found.isFile())
+    throw new UsageError(`${path} cannot be read: it is no ordinary file. Save what it holds as one.`);
+  return path;
+}
+
 function bytesOf(path: string): Uint8Array {
   try {
-    return readFileSync(path);
-  } catch {
+    return readFileSync(ordinaryFile(path));
+  } catch (error) {
+    if (error instanceof UsageError) throw error;
     throw new UsageError(`${path} cannot be read. Check the name and your rights to it.`);
   }
 }
@@ -53,14 +62,19 @@ async function readOne(path: string, warn: (line: string) => void): Promise<Omit
   }
 }
 
-function filesBelow(folder: string): string[] {
+function filesBelow(folder: string, warn: (line: string) => void): string[] {
   const out: string[] = [];
-  for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) =>
-    a.name < b.name ? -1 : 1,
-  )) {
+  let entries: Dirent[];
+  try {
+    entries = readdirSync(folder, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1));
+  } catch {
+    warn(`${folder} cannot be read. Check your rights to it; the other folders are scored without it.`);
+    return out;
+  }
+  for (const entry of entries) {
     if (entry.name.startsWith('.') || SKIPPED.has(entry.name)) continue;
     const path = join(folder, entry.name);
-    if (entry.isDirectory()) out.push(...filesBelow(path));
+    if (entry.isDirectory()) out.push(...filesBelow(path, warn));
     else if (formatOfName(entry.name) !== null) out.push(path);
   }
   return out;
@@ -80,7 +94,7 @@ export async function readInput(path: string, warn: (line: string) => void): Pro
     site = reading.site;
   }
   const files: InputFile[] = [];
-  for (const file of filesBelow(path)) {
+  for (const file of filesBelow(path, warn)) {
     try {
       files.push({ ...(await readOne(file, warn)), filePath: relative(path, file).split(sep).join('/') });
     } catch (error) {

@@ -4,18 +4,23 @@ import { readStudyFile, type ScoreReportJson, scoreReportJson } from '../core/fo
 import { Vocabulary } from '../core/language/index.ts';
 import { scorePost } from '../core/scoring/index.ts';
 import { indexedPost, SiteIndex, type SiteSettings } from '../core/site/index.ts';
-import { type InputGroup, picturesOf, readInput, rootOf } from './input.ts';
+import { type InputFile, type InputGroup, ordinaryFile, picturesOf, readInput, rootOf } from './input.ts';
 import { HELP, readOptions, type ScoreOptions, UsageError } from './options.ts';
-import { reportText } from './report-text.ts';
+import { oneLine, reportText } from './report-text.ts';
 
-/** Without characters that turn the direction of a line or steer a terminal. */
-const printable = (text: string) =>
-  // biome-ignore lint/suspicious/noControlCharactersInRegex: these are the characters in question
-  text.replace(/[\u0000-\u0009\u000b-\u001f\u007f-\u009f\u202a-\u202e\u2066-\u2069]/g, '');
+/** Nobody reads what is written any more: the rest is worked out for the exit status alone. */
+const closed = new Set<NodeJS.WriteStream>();
+for (const stream of [process.stdout, process.stderr])
+  stream.on('error', (error: NodeJS.ErrnoException) => {
+    if (error.code !== 'EPIPE') throw error;
+    closed.add(stream);
+  });
 
-const out = (text: string) => process.stdout.write(`${text}\n`);
-const warn = (line: string) =>
-  process.stderr.write(`dune-sparrow: ${printable(line.replace(/\s+/g, ' '))}\n`);
+const write = (stream: NodeJS.WriteStream, text: string) => {
+  if (!closed.has(stream)) stream.write(text);
+};
+const out = (text: string) => write(process.stdout, `${text}\n`);
+const warn = (line: string) => write(process.stderr, `dune-sparrow: ${oneLine(line)}\n`);
 
 /** Runs the command line and answers with the exit status: 0 fine, 1 below --min, 2 bad input or usage. */
 export async function main(args: readonly string[]): Promise<number> {
@@ -37,8 +42,9 @@ function profileOf(path: string | null) {
   if (path === null) return null;
   let json: unknown;
   try {
-    json = JSON.parse(readFileSync(path, 'utf8'));
+    json = JSON.parse(readFileSync(ordinaryFile(path), 'utf8'));
   } catch (error) {
+    if (error instanceof UsageError) throw error;
     throw new UsageError(
       error instanceof SyntaxError ? `${path} is not valid JSON.` : `${path} cannot be read. Check the name.`,
     );
@@ -52,8 +58,9 @@ function studyOf(path: string | null): StudyFacts | null {
   if (path === null) return null;
   let text: string;
   try {
-    text = readFileSync(path, 'utf8');
-  } catch {
+    text = readFileSync(ordinaryFile(path), 'utf8');
+  } catch (error) {
+    if (error instanceof UsageError) throw error;
     throw new UsageError(`${path} cannot be read. Check the name.`);
   }
   const reading = readStudyFile(text);
@@ -84,13 +91,19 @@ async function score(options: ScoreOptions): Promise<number> {
       continue;
     }
     many ||= group.isSite;
-    for (const { file, report, facts } of scoreGroup(group, path, options, { profile, study }, vocabulary)) {
+    for (const scored of scoreGroup(group, path, options, { profile, study }, vocabulary)) {
+      if ('problem' in scored) {
+        warn(scored.problem);
+        failed = true;
+        continue;
+      }
+      const { file, report, facts } = scored;
       // Asked this way round, so that only a number can pass.
       below ||= options.min !== null && !(Math.round(report.score * 10) / 10 >= options.min);
       if (options.json) reports.push(scoreReportJson(file.path, file.format, facts, report));
       else {
         if (texts > 0) out('');
-        out(printable(reportText(file.path, report, facts.words)));
+        out(reportText(file.path, report, facts.words));
         texts += 1;
       }
     }
@@ -105,7 +118,7 @@ function* scoreGroup(
   options: ScoreOptions,
   { profile, study }: { profile: SiteSettings['profile']; study: StudyFacts | null },
   vocabulary: Vocabulary,
-) {
+): Generator<({ file: InputFile } & ReturnType<typeof scorePost>) | { problem: string }> {
   const site: SiteSettings = {
     ...group.site,
     baseAddress: options.site ?? group.site.baseAddress,
@@ -128,6 +141,11 @@ function* scoreGroup(
   const studies = new Map(study ? posts.map(({ post }) => [post.id, study]) : []);
   for (const { file, document, post } of posts) {
     const scene = { site, index, pictures: picturesOf(file, rootOf(path)), studies };
-    yield { file, ...scorePost(document, post, scene, new DraftReadings(vocabulary)) };
+    // One file that cannot be judged costs itself, not the run.
+    try {
+      yield { file, ...scorePost(document, post, scene, new DraftReadings(vocabulary)) };
+    } catch (error) {
+      yield { problem: `${file.path} cannot be scored (${(error as Error).message}).` };
+    }
   }
 }

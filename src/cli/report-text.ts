@@ -26,16 +26,23 @@ export function ridgeText(groups: readonly GroupResult[]): string {
   return [...lines, names].map((line) => line.trimEnd()).join('\n');
 }
 
+/** A text on one line and without characters that steer a terminal: what it says cannot look like a line of the report. */
+export const oneLine = (text: string): string =>
+  text
+    .replace(/[\s\u0085]+/g, ' ')
+    // biome-ignore lint/suspicious/noControlCharactersInRegex: these are the characters in question
+    .replace(/[\u0000-\u001f\u007f-\u009f\u200e\u200f\u202a-\u202e\u2066-\u2069]/g, '');
+
 /** A report for people: score, ridge, notes by points to win. */
 export function reportText(file: string, report: ScoreReport, words: number): string {
   const notes = byPointsToWin(report.criteria).map(({ advice, available, points, id }) => {
     const gain = `+${(available - points).toFixed(1)}`.padStart(6);
-    return `${gain}  ${advice} (${id})`;
+    return `${gain}  ${oneLine(advice ?? '')} (${id})`;
   });
   const earned = report.criteria.filter((criterion) => criterion.applies && criterion.advice === null).length;
   const away = report.criteria.filter((criterion) => !criterion.applies).length;
   return [
-    `${file}: ${report.score.toFixed(1)} of 100, ${words.toLocaleString('en')} ${words === 1 ? 'word' : 'words'}`,
+    `${oneLine(file)}: ${report.score.toFixed(1)} of 100, ${words.toLocaleString('en')} ${words === 1 ? 'word' : 'words'}`,
     '',
     ridgeText(report.groups),
     '',

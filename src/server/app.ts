@@ -2,7 +2,9 @@ import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
+import { type Options, rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
+import { hostCheck } from './host-check.ts';
 import { marketRoutes } from './market/market-routes.ts';
 
 /** What the server sends and from where. */
@@ -14,6 +16,8 @@ export interface AppOptions {
   /** File with the simulated market. */
   market: string;
   version: string;
+  /** Names under which it may be asked besides those of this machine. */
+  hosts?: readonly string[];
 }
 
 /** The policy of every response: scripts, fonts and data from here alone; styles may stand in elements. */
@@ -33,19 +37,31 @@ const POLICY = {
   objectSrc: ["'none'"],
 };
 
+/** Requests for figures that one address may make: a long study asks some dozens of times. */
+const MARKET_LIMIT: Partial<Options> = {
+  windowMs: 60_000,
+  limit: 600,
+  standardHeaders: 'draft-7',
+  legacyHeaders: false,
+  message: { problem: 'Too many requests within a minute. Wait a moment and try again.' },
+};
+
 const readIf = (path: string) => (existsSync(path) ? readFileSync(path, 'utf8') : null);
 
 /** The Express application: the built pages, compressed and cached, deep links answered with the application. */
-export function createApp({ web, demo, market, version }: AppOptions): Express {
+export function createApp({ web, demo, market, version, hosts = [] }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
     helmet({
       contentSecurityPolicy: { useDefaults: false, directives: POLICY },
       strictTransportSecurity: false,
+      // Older browsers know this one only; it says what the policy says.
+      frameguard: { action: 'deny' },
     }),
   );
   app.use(compression());
+  app.use(hostCheck(hosts));
   app.get('/healthz', (_request, response) => {
     response.json({ status: 'ok', version });
   });
@@ -58,7 +74,7 @@ export function createApp({ web, demo, market, version }: AppOptions): Express {
     express.static(join(web, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: false }),
   );
   if (demo) app.use('/demo', express.static(demo, { maxAge: 0, index: false, fallthrough: false }));
-  app.use('/market', marketRoutes(market));
+  app.use('/market', rateLimit(MARKET_LIMIT), marketRoutes(market));
   // A worker that the browser keeps must never be an old one; with and without the demo it is another.
   const worker = readIf(join(web, 'service-worker.js'));
   if (worker !== null)

@@ -1,26 +1,44 @@
 import { readFileSync } from 'node:fs';
-import { createServer } from 'node:http';
+import { createServer, type RequestListener, type Server } from 'node:http';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 
+/** Milliseconds within which a request must have arrived whole. */
+const ARRIVED_WITHIN = 15_000;
+
+/** A server that cuts whoever takes too long to say what they want. */
+export const httpServer = (app: RequestListener, within = ARRIVED_WITHIN): Server =>
+  createServer(
+    {
+      headersTimeout: within,
+      requestTimeout: within,
+      connectionsCheckingInterval: Math.min(1000, within),
+    },
+    app,
+  );
+
 /** Starts the server and prints where it is; ends with 0 on SIGINT and SIGTERM, with 1 and a sentence where it cannot listen. */
 export function startServer({ demo }: { demo: boolean }): void {
   const { version } = JSON.parse(readFileSync(`${root}package.json`, 'utf8')) as { version: string };
   const portText = process.env['PORT'] ?? '4310';
-  const host = process.env['HOST'] ?? '127.0.0.1';
+  // Set to nothing, it must not be heard by the whole network.
+  const host = process.env['HOST']?.trim() || '127.0.0.1';
   const port = Number(portText);
-  if (!Number.isInteger(port) || port < 0 || port > 65_535) {
+  if (!/^\d{1,5}$/.test(portText) || port > 65_535) {
     console.error(`PORT is "${portText}"; set it to a number from 0 to 65535.`);
     process.exit(1);
   }
-  const server = createServer(
+  const server = httpServer(
     createApp({
       web: `${root}dist/web`,
       demo: demo ? `${root}dist/demo` : null,
       market: `${root}dist/market.json`,
       version,
+      hosts: [host, ...(process.env['ALLOWED_HOSTS'] ?? '').split(',')]
+        .map((name) => name.trim())
+        .filter(Boolean),
     }),
   );
   server.on('error', (error: NodeJS.ErrnoException) => {

@@ -15,13 +15,15 @@ const many = (n: number, one: string, more = `${one}s`) => `${n} ${n === 1 ? one
 
 const matches = (text: string, pattern: RegExp) => text.match(pattern)?.length ?? 0;
 
+// Bounded: what is pasted may be one mark a hundred thousand times.
+
 /** What the readers leave behind of a word processor's markup, in words. */
 export function markupAccount(html: string): string[] {
   const empty = matches(
     html,
-    /<p\b[^>]*>(?:\s|&nbsp;|\u00a0|<br\s*\/?>|<\/?(?:span|o:p|b|i|font)\b[^>]*>)*<\/p>/gi,
+    /<p\b[^<>]*>(?:\s|&nbsp;|<br ?\/?>|<\/?(?:span|o:p|b|i|font)\b[^<>]*>)*<\/p>/gi,
   );
-  const styles = matches(html, /<(?!html|body|meta)[a-z0-9:]+\b[^>]*\sstyle\s*=/gi);
+  const styles = matches(html, /<(?!html|body|meta)[a-z0-9:]{1,40}\b[^<>]*\sstyle\s?=/gi);
   const spans = matches(html, /<(?:span|font|o:p)\b/gi);
   return [
     ...(empty ? [many(empty, 'empty paragraph')] : []),
@@ -98,6 +100,6 @@ export function cleanPaste(draft: Draft, titleIsEmpty: boolean): CleanedPaste {
 /** True for plain text that is written in Markdown: headings, lists or links of it. */
 export const looksLikeMarkdown = (text: string): boolean =>
   /^#{1,6} \S/m.test(text) ||
-  /\[[^\]\n]+\]\([^)\s]+\)/.test(text) ||
+  /\[[^[\]\n]{1,300}\]\([^()\s]{1,300}\)/.test(text) ||
   matches(text, /^(?:[-*+]|\d+\.) \S/gm) > 1 ||
-  /\*\*\S[^*\n]*\*\*/.test(text);
+  /\*\*[^\s*][^*\n]{0,300}\*\*/.test(text);

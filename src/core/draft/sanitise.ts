@@ -21,6 +21,9 @@ export const keptSchema: Schema = {
   ],
   attributes: {
     ...defaultSchema.attributes,
+    // A named frame could be written to by any page that is opened from it.
+    '*': (defaultSchema.attributes?.['*'] ?? []).filter((name) => name !== 'name'),
+    a: [...(defaultSchema.attributes?.['a'] ?? []), 'name'],
     iframe: ['src', 'title', 'width', 'height', 'allowFullScreen', 'loading'],
     video: ['src', 'poster', 'width', 'height', 'controls'],
     audio: ['src', 'controls'],

@@ -114,7 +114,8 @@ export class KeywordRows {
 
   private sourceOf(row: readonly string[]): FigureSource {
     const { source, date } = this.mapping;
-    const name = (source === undefined ? '' : (row[source] ?? '').trim()) || this.defaults.source.name;
+    const name =
+      (source === undefined ? '' : unmarked(row[source] ?? '').trim()) || this.defaults.source.name;
     const given = date === undefined ? '' : (row[date] ?? '').trim();
     const day = /^\d{4}-\d{2}-\d{2}/.exec(given)?.[0] ?? this.defaults.source.date;
     const key = `${name}\n${day}`;
@@ -136,7 +137,7 @@ export class KeywordRows {
       intent: intentAt,
       months: monthsAt,
     } = this.mapping;
-    const raw = row[phraseAt] ?? '';
+    const raw = unmarked(row[phraseAt] ?? '');
     const phrase = /[\s\u00a0]{2}|^\s|\s$|[\n\r\t]/.test(raw) ? raw.replace(/\s+/g, ' ').trim() : raw;
     if (phrase === '') {
       if (row.every((cell) => cell.trim() === '')) this.empty += 1;
@@ -257,6 +258,9 @@ export function readPhraseList(text: string): string[] {
   });
 }
 
+/** A cell without the apostrophe that keeps a spreadsheet from computing it. */
+const unmarked = (cell: string): string => cell.replace(/^'(?=[=+\-@\t\r])/, '');
+
 const HEADER = ['Phrase', 'Region', 'Volume', 'Difficulty', 'Intent', ...MONTH_NAMES, 'Source', 'Date'];
 
 /** Keywords as CSV; {@link readKeywordTable} gives the same figures back. Only given difficulties are written: others are computed anew. */
@@ -275,6 +279,7 @@ export function writeKeywordTable(keywords: readonly Keyword[]): string {
         source.date,
       ]),
     },
-    { newline: '\n' },
+    // A spreadsheet would compute what begins like a formula: an apostrophe in front keeps it a text.
+    { newline: '\n', escapeFormulae: true },
   );
 }
