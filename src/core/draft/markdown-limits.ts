@@ -3,7 +3,7 @@ import { UnreadableFile } from './unreadable.ts';
 /** Quotes and lists within one another, on one line. */
 const MAX_CONTAINERS = 100;
 /**
- * A reader of Markdown pairs the marks of a paragraph (`*`, `_`, `[`, `](`) with one another, so its work grows with
+ * A reader of Markdown pairs the marks of a paragraph (`*`, `_`, backticks, `[`, `](`) with one another, so its work grows with
  * the square of their number. So many steps are about a second; a post has some thousands.
  */
 const MAX_STEPS = 25_000_000;
@@ -14,6 +14,7 @@ const MAX_STEPS = 25_000_000;
  */
 const MAX_BLOCKS = 10_000;
 const MAX_PARAGRAPH_LINES = 2000;
+const MAX_HEADINGS = 3000;
 const MAX_UNDERLINES = 1000;
 
 const CONTAINER = /^(?:[ \t]*(?:>|[-+*](?=[ \t])|\d{1,9}[.)](?=[ \t])))+/;
@@ -47,14 +48,17 @@ export function checkMarkdown(text: string): void {
     marks = 0;
     begun = next;
   };
-  let [blocks, underlines, lines] = [0, 0, 0];
+  let [blocks, headings, underlines, lines] = [0, 0, 0, 0];
   const count = (words: string, line: number) => {
-    const begins = lines === 0 || BEGINS_ANEW.test(words) || HEADING.test(words);
+    const isHeading = HEADING.test(words);
+    const begins = lines === 0 || isHeading || BEGINS_ANEW.test(words);
     const isUnderline = lines > 0 && UNDERLINE.test(words);
     lines = begins ? 1 : isUnderline ? 0 : lines + 1;
     if (begins) blocks += 1;
+    if (isHeading) headings += 1;
     if (isUnderline) underlines += 1;
     if (blocks > MAX_BLOCKS) tooMany(MAX_BLOCKS, 'paragraphs, headings and list items', line);
+    if (headings > MAX_HEADINGS) tooMany(MAX_HEADINGS, 'headings', line);
     if (underlines > MAX_UNDERLINES) tooMany(MAX_UNDERLINES, 'underlined headings', line);
     if (lines > MAX_PARAGRAPH_LINES) tooMany(MAX_PARAGRAPH_LINES, 'lines in one paragraph', line);
   };
@@ -66,7 +70,7 @@ export function checkMarkdown(text: string): void {
     const containers = CONTAINER.exec(words)?.[0].match(/>|[-+*]|\d+[.)]/g)?.length ?? 0;
     if (containers > MAX_CONTAINERS)
       throw new UnreadableFile(
-        `cannot be read: its markup is nested too deeply (line ${line} stands in ${containers} quotes and lists; ${MAX_CONTAINERS} are the most). Save a simpler version of it.`,
+        `cannot be read: its markup is nested too deeply (line ${line} stands in ${containers} quotes and lists; $MAX_CONTAINERSare the most). Save a simpler version of it.`,
       );
     if (words.trim() === '') {
       endChunk(line + 1);
@@ -80,7 +84,7 @@ export function checkMarkdown(text: string): void {
     // Cells of a table are paired row by row.
     if (inTable || BEGINS_ANEW.test(words)) endChunk(line);
     if (words.includes('|') && TABLE_RULE.test(words)) inTable = true;
-    marks += words.match(/[*_]+|\[|\]\(/g)?.length ?? 0;
+    marks += words.match(/[*_]+|`+|\[|\]\(/g)?.length ?? 0;
   }
   endChunk(0);
 }

@@ -64,6 +64,22 @@ describe('posts', () => {
     expect(await database().bodies.get('a')).toBeUndefined();
     expect(await database().posts.get('b')).toBeDefined();
   });
+  it('one of which is damaged are all there, that one with what can be read of it', async () => {
+    await addPost('s', 'a', NOW, { fields: { ...emptyFields(), title: 'Whole' }, draft: emptyDraft() });
+    for (const [id, fields] of [
+      ['b', undefined],
+      ['c', { ...emptyFields(), title: 'Half', tags: 'none', supporting: null, author: 7 }],
+    ] as const) {
+      await addPost('s', id, NOW);
+      await database().posts.update(id, { fields } as never);
+    }
+    await database().bodies.update('c', { draft: { version: 1 } } as never);
+    vi.spyOn(console, 'error').mockImplementation(() => {});
+    const rows = await postsOf('s');
+    expect(rows.map(({ fields }) => fields.title)).toEqual(['Whole', '', 'Half']);
+    expect(rows[2].fields).toMatchObject({ tags: [], supporting: [], author: '' });
+    expect((await loadPost('c'))?.draft.blocks).toEqual([]);
+  });
   it('belong to a site', async () => {
     await addPost('s', 'a', NOW);
     await addPost('other', 'b', NOW);

@@ -1,5 +1,11 @@
 import type { Table } from 'dexie';
-import { type Draft, emptyDraft, emptyFields, type PostDocument } from '../../core/draft/index.ts';
+import {
+  type Draft,
+  emptyDraft,
+  emptyFields,
+  type PostDocument,
+  type PostFields,
+} from '../../core/draft/index.ts';
 import { finishedDraft, type OutlineItem } from '../../core/outline/index.ts';
 import { database } from './database.ts';
 import { contentTakenBack, type PostContent } from './post-content.ts';
@@ -8,9 +14,33 @@ import type { BodyRow, PostRow } from './post-rows.ts';
 /** A write that came too late: the post was changed by another tab in between. */
 export class StaleWrite extends Error {}
 
+const EMPTY = emptyFields();
+const FIELD_KEYS = Object.keys(EMPTY) as (keyof PostFields)[];
+const kindOf = (value: unknown) => (Array.isArray(value) ? 'list' : typeof value);
+
+/** Whether a field holds what such a field holds; those that may be null hold that or a value. */
+const isSound = (key: keyof PostFields, value: unknown): boolean =>
+  EMPTY[key] === null
+    ? value === null || typeof value === 'string' || typeof value === 'number'
+    : kindOf(value) === kindOf(EMPTY[key]) && value !== null;
+
+/**
+ * A post's row as screens can show it: fields that are damaged are empty, so that one such row takes no list along. A
+ * row that is whole is answered as it is.
+ */
+function soundRow(row: PostRow): PostRow {
+  const given = (row.fields ?? {}) as Partial<Record<keyof PostFields, unknown>>;
+  const damaged = FIELD_KEYS.filter((key) => !isSound(key, given[key]));
+  if (damaged.length === 0) return row;
+  console.error(`The post ${row.id} is damaged; left empty: ${damaged.join(', ')}.`);
+  const mended = { ...EMPTY, ...given } as Record<string, unknown>;
+  for (const key of damaged) mended[key] = EMPTY[key];
+  return { ...row, fields: mended as unknown as PostFields };
+}
+
 /** Posts of a site that are not deleted. */
-export const postsOf = (siteId: string): Promise<PostRow[]> =>
-  database().posts.where('[siteId+deleted]').equals([siteId, '']).toArray();
+export const postsOf = async (siteId: string): Promise<PostRow[]> =>
+  (await database().posts.where('[siteId+deleted]').equals([siteId, '']).toArray()).map(soundRow);
 
 /** Rows that are taken out of the database in one go: more would hold the page up. */
 const SLICE = 300;
@@ -25,7 +55,7 @@ export async function postsOfInSlices(siteId: string): Promise<PostRow[]> {
   for (let from = 0; from < keys.length; from += SLICE) {
     const last = keys[Math.min(from + SLICE, keys.length) - 1];
     const slice = await posts.where('id').between(keys[from], last, true, true).toArray();
-    for (const row of slice) if (row.siteId === siteId && row.deleted === '') rows.push(row);
+    for (const row of slice) if (row.siteId === siteId && row.deleted === '') rows.push(soundRow(row));
   }
   return rows;
 }
@@ -72,9 +102,9 @@ export const revisionOf = async (id: string): Promise<number | null> =>
 /** A post with its body, or null. */
 export async function loadPost(id: string): Promise<LoadedPost | null> {
   const [row, body] = await Promise.all([database().posts.get(id), database().bodies.get(id)]);
-  return row && row.deleted === ''
-    ? { row, draft: body?.draft ?? emptyDraft(), outline: body?.outline ?? [] }
-    : null;
+  if (row?.deleted !== '') return null;
+  const draft = Array.isArray(body?.draft?.blocks) ? body.draft : emptyDraft();
+  return { row: soundRow(row), draft, outline: Array.isArray(body?.outline) ? body.outline : [] };
 }
 
 /** Saves a post where it still has the revision it was read with; answers the new revision. Throws {@link StaleWrite}. */

@@ -20,7 +20,8 @@ import { insertPictures } from '../pictures/insert-pictures.ts';
 import { belowSelectedBlock } from '../pictures/place-pictures.ts';
 
 /** What the editor itself never puts on the clipboard. */
-const FORGED = /\son[a-z]+\s*=|<(?:script|base|iframe|object|embed|svg|form)\b/i;
+const FORGED =
+  /\son[a-z]+\s*=|<(?:script|base|iframe|object|embed|svg|form)\b|\b(?:col|row)span\s*=\s*["']?\s*\d{3}/i;
 
 /** Characters from which what a paste replaces is kept as a version. */
 const MUCH = 200;

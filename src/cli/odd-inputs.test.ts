@@ -1,0 +1,56 @@
+import { describe, expect, it } from 'vitest';
+import { DraftReadings } from '../core/criteria/index.ts';
+import { readPostFile, UnreadableFile } from '../core/draft/index.ts';
+import { Vocabulary } from '../core/language/index.ts';
+import { emptyScene, scorePost } from '../core/scoring/index.ts';
+import { indexedPost } from '../core/site/index.ts';
+import { type OddInput, oddInputs } from './odd-inputs.test-data.ts';
+
+const LONG = process.env['LONG'] === '1';
+/** In the everyday run one of so many inputs is tried; `LONG=1` tries all. */
+const EVERY = LONG ? 1 : 12;
+const LENGTH = 100_000;
+/** Milliseconds below which nothing is said of how work grows. */
+const SHORT = 700;
+/** Four times the text may cost so many times the work. */
+const MOST_GROWTH = 9;
+
+/** Milliseconds of reading and scoring, and the score; null: refused in a sentence. */
+async function scored(name: string, text: string): Promise<{ time: number; score: number | null }> {
+  const begun = performance.now();
+  let score: number | null = null;
+  try {
+    const { fields, draft } = await readPostFile(new TextEncoder().encode(text), name);
+    const post = indexedPost(name, { fields }, name);
+    score = scorePost({ fields, draft }, post, emptyScene(), new DraftReadings(new Vocabulary())).report
+      .score;
+  } catch (error) {
+    expect([name, error]).toEqual([name, expect.any(UnreadableFile)]);
+    expect((error as Error).message).toMatch(/^cannot be read: .*\.$/);
+  }
+  return { time: performance.now() - begun, score };
+}
+
+async function judge({ name, text }: OddInput): Promise<string | null> {
+  const whole = await scored(name, text(LENGTH));
+  if (whole.score !== null) expect([name, Number.isFinite(whole.score)]).toEqual([name, true]);
+  if (whole.time < SHORT) return null;
+  const quarter = await scored(name, text(LENGTH / 4));
+  const growth = whole.time / quarter.time;
+  return growth <= MOST_GROWTH
+    ? null
+    : `${name}: ${Math.round(quarter.time)} ms became ${Math.round(whole.time)} ms`;
+}
+
+describe('texts of a hundred thousand characters that nobody should send', () => {
+  it('are scored with work in proportion to their length, or refused in a sentence', async () => {
+    // Tables are built with the first text.
+    await scored('first.md', 'The tide is high.');
+    const inputs = oddInputs();
+    expect(inputs.length).toBeGreaterThan(500);
+    const slow: string[] = [];
+    for (const [at, input] of inputs.entries())
+      if (at % EVERY === 0) slow.push(...[await judge(input)].flatMap((said) => said ?? []));
+    expect(slow).toEqual([]);
+  }, 900_000);
+});
