@@ -1,10 +1,10 @@
-import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, expect, type Page, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 import { savedBackup } from './steps/backups.ts';
 import { sized } from './steps/long-form.ts';
+import { startBrowser } from './steps/own-browser.ts';
 import { paste } from './steps/writer.ts';
 
 const KILLS = sized(9, 300);
@@ -13,45 +13,6 @@ const SAFE_AFTER = 1000;
 /** Milliseconds between two beats of the page, and the most between two while it was left to run. */
 const BEAT = 50;
 const MOST_STILL = 150;
-
-/** A browser of its own that can be killed with everything that belongs to it. */
-async function startBrowser(
-  profile: string,
-  args: string[],
-): Promise<{ page: Page; kill: () => Promise<void> }> {
-  rmSync(join(profile, 'DevToolsActivePort'), { force: true });
-  const process: ChildProcess = spawn(
-    '/usr/bin/chromium',
-    [...args, '--headless', '--remote-debugging-port=0', `--user-data-dir=${profile}`, 'about:blank'],
-    { detached: true, stdio: 'ignore' },
-  );
-  const ended = new Promise((done) => process.once('exit', done));
-  let port = '';
-  await expect
-    .poll(
-      () => {
-        try {
-          [port] = readFileSync(join(profile, 'DevToolsActivePort'), 'utf8').split('\n');
-        } catch {
-          // Not up yet.
-        }
-        return port;
-      },
-      { intervals: [20] },
-    )
-    .not.toBe('');
-  const browser = await chromium.connectOverCDP(`http://127.0.0.1:${port}`);
-  const [context] = browser.contexts();
-  const page = context.pages()[0] ?? (await context.newPage());
-  return {
-    page,
-    kill: async () => {
-      globalThis.process.kill(-(process.pid as number), 'SIGKILL');
-      await ended;
-      await browser.close().catch(() => {});
-    },
-  };
-}
 
 const draft = (page: Page) => page.getByRole('textbox', { name: 'Draft' });
 const description = (page: Page) => page.getByRole('textbox', { name: 'Meta description' });
@@ -84,8 +45,10 @@ const UNDER_WAY: Record<string, (page: Page, backup: Buffer) => Promise<unknown>
 
 test(`the browser killed ${KILLS} times, whatever is under way: nothing older than the last key but one is lost`, async ({
   baseURL,
+  page: other,
 }, { project }) => {
   test.setTimeout(3_600_000);
+  const backup = Buffer.from(await savedBackup(other));
   const profile = mkdtempSync(join(tmpdir(), 'killed-'));
   const args = project.use.launchOptions?.args ?? [];
   let { page, kill } = await startBrowser(profile, args);
@@ -94,9 +57,6 @@ test(`the browser killed ${KILLS} times, whatever is under way: nothing older th
   await posts.getByRole('link', { name: /Waterproof panniers/ }).click();
   await expect(draft(page)).toBeVisible();
   const address = page.url();
-  const backup = Buffer.from(await savedBackup(page));
-  await page.goto(address);
-  await expect(draft(page)).toBeVisible();
   let beats: number[] = [];
   /** Notes that the page runs: on a machine that stood still, no time has passed for it. */
   const listen = async (): Promise<void> => {

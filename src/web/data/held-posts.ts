@@ -29,18 +29,32 @@ export async function rememberHeld(now: string): Promise<void> {
   remember(key(), JSON.stringify(held));
 }
 
-/**
- * What was held and is gone: posts were remembered, and not one of their sites is in the database. Null where nothing
- * is missing. To be asked before a first site is made.
- */
-export async function lostPosts(): Promise<HeldPosts | null> {
-  let held: unknown;
+function heldBefore(): HeldPosts | null {
   try {
-    held = JSON.parse(remembered(key()) ?? 'null');
+    const held: unknown = JSON.parse(remembered(key()) ?? 'null');
+    return isHeld(held) ? held : null;
   } catch {
     return null;
   }
-  if (!isHeld(held) || held.posts === 0) return null;
-  const here = await database().sites.bulkGet(held.sites);
-  return here.some((site) => site !== undefined) ? null : held;
+}
+
+/**
+ * What was held and is gone: posts were remembered, or lie in a kept copy, and not one of their sites is in the
+ * database. Null where nothing is missing. To be asked before a first site is made.
+ */
+export async function lostPosts(): Promise<HeldPosts | null> {
+  const { sites } = database();
+  const held = heldBefore();
+  if (held && held.posts > 0) {
+    const here = await sites.bulkGet(held.sites);
+    return here.some((site) => site !== undefined) ? null : held;
+  }
+  if ((await sites.count()) > 0) return null;
+  // A full disk may have taken what was remembered along; copies lie elsewhere again.
+  const [newest] = await (await import('./copies.ts')).keptCopies();
+  if (!newest || newest.posts === 0) return null;
+  const lost: HeldPosts = { posts: newest.posts, at: newest.made, sites: [] };
+  // It stays so until somebody decides, though a first site is made now.
+  remember(key(), JSON.stringify(lost));
+  return lost;
 }

@@ -10,6 +10,8 @@ import { store } from './store.ts';
 
 /** Milliseconds between two looks whether a copy is due. */
 const LOOK_EVERY = 60_000;
+/** Milliseconds after a change until it is remembered that there are posts. */
+const REMEMBERED_AFTER = 3000;
 /** Milliseconds of work after which a copy is due. */
 const DUE_AFTER = 3_600_000;
 
@@ -64,13 +66,25 @@ export function keepCopies(): void {
   if (storageKind() === 'memory') return;
   const start = `idb://${database().name}/`;
   let changed = false;
+  let isPlanned = false;
+  const rememberSoon = () => {
+    if (isPlanned) return;
+    isPlanned = true;
+    setTimeout(() => {
+      isPlanned = false;
+      if (store.getState().lostPosts !== null) return;
+      rememberHeld(now()).catch((error: unknown) =>
+        console.error('What is held could not be remembered:', error),
+      );
+    }, REMEMBERED_AFTER);
+  };
   Dexie.on('storagemutated', (parts: Record<string, unknown>) => {
     if (Object.keys(parts).some((part) => part.startsWith(start) && !part.startsWith(`${start}scores/`)))
       changed = true;
+    if (changed) rememberSoon();
   });
   const look = async () => {
     if (!changed) return;
-    if (store.getState().lostPosts === null) await rememberHeld(now());
     await navigator.storage?.persist?.();
     const [newest] = await (await jobsWorker()).keptCopies();
     // A clock that was set back makes a copy due, not overdue for months.
