@@ -1,3 +1,6 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 
 const port = Number(process.env['E2E_PORT'] ?? 4317);
@@ -38,7 +41,7 @@ export default defineConfig({
   webServer: {
     command: `node scripts/run.mjs --demo`,
     port,
-    env: { PORT: String(port) },
+    env: { PORT: String(port), DATA_DIR: mkdtempSync(join(tmpdir(), 'dune-sparrow-data-')) },
     reuseExistingServer: false,
     timeout: 180_000,
   },

@@ -4,6 +4,7 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import { type Options, rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
+import { copiesRoutes } from './copies-routes.ts';
 import { hostCheck } from './host-check.ts';
 import { marketRoutes } from './market/market-routes.ts';
 
@@ -18,6 +19,8 @@ export interface AppOptions {
   version: string;
   /** Names under which it may be asked besides those of this machine. */
   hosts?: readonly string[];
+  /** Folder in which copies are kept that pages hand over; null: none are. */
+  copies?: string | null;
 }
 
 /** The policy of every response: scripts, fonts and data from here alone; styles may stand in elements. */
@@ -49,7 +52,7 @@ const MARKET_LIMIT: Partial<Options> = {
 const readIf = (path: string) => (existsSync(path) ? readFileSync(path, 'utf8') : null);
 
 /** The Express application: the built pages, compressed and cached, deep links answered with the application. */
-export function createApp({ web, demo, market, version, hosts = [] }: AppOptions): Express {
+export function createApp({ web, demo, market, version, hosts = [], copies = null }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -75,6 +78,7 @@ export function createApp({ web, demo, market, version, hosts = [] }: AppOptions
   );
   if (demo) app.use('/demo', express.static(demo, { maxAge: 0, index: false, fallthrough: false }));
   app.use('/market', rateLimit(MARKET_LIMIT), marketRoutes(market));
+  if (copies) app.use('/copies', copiesRoutes(copies));
   // A worker that the browser keeps must never be an old one; with and without the demo it is another.
   const worker = readIf(join(web, 'service-worker.js'));
   if (worker !== null)

@@ -1,9 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { createServer, type RequestListener, type Server } from 'node:http';
+import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
+
+/** Where the server keeps what it is given to keep: `DATA_DIR`, or `.dune-sparrow` where it was started. */
+const dataFolder = (demo: boolean): string =>
+  resolve(process.env['DATA_DIR']?.trim() || (demo ? '.dune-sparrow/demo' : '.dune-sparrow'));
 
 /** Milliseconds within which a request must have arrived whole. */
 const ARRIVED_WITHIN = 15_000;
@@ -36,7 +41,8 @@ export function startServer({ demo }: { demo: boolean }): void {
       demo: demo ? `${root}dist/demo` : null,
       market: `${root}dist/market.json`,
       version,
-      hosts: [host, ...(process.env['ALLOWED_HOSTS'] ?? '').split(',')]
+      copies: join(dataFolder(demo), 'copies'),
+      hosts: [host, ...(process.env['HOST_NAMES'] ?? '').split(',')]
         .map((name) => name.trim())
         .filter(Boolean),
     }),

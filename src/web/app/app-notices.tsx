@@ -1,11 +1,12 @@
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
-import type { KeptCopy } from '../data/copies.ts';
+import { database } from '../data/database.ts';
 import { type HeldPosts, rememberHeld } from '../data/held-posts.ts';
 import { OUTDATED, storageKind } from '../data/storage.ts';
+import { serverCopies } from '../services/server-copies.ts';
 import { attempt } from '../state/attempt.ts';
 import { holdPage } from '../state/hold-page.ts';
-import { restoreKeptCopy } from '../state/keep-copies.ts';
+import { restoreKeptCopy, restoreServerCopy } from '../state/keep-copies.ts';
 import { postsFound } from '../state/lost-posts.ts';
 import { backupPutOff } from '../state/preferences.ts';
 import { saveBackup } from '../state/save-backup.ts';
@@ -112,13 +113,19 @@ export function AppNotices() {
 function LostPosts({ lost }: { lost: HeldPosts }) {
   const dispatch = useAppDispatch();
   const zone = useZone();
-  const [copy, setCopy] = useState<KeptCopy | null>(null);
+  const [copy, setCopy] = useState<{ made: string; posts: number; name?: string } | null>(null);
   useEffect(() => {
-    const look = async () => setCopy((await (await jobsWorker()).keptCopies())[0] ?? null);
+    const look = async () => {
+      const [[own], theirs] = [
+        await (await jobsWorker()).keptCopies(),
+        await serverCopies(database().name),
+      ];
+      setCopy(own ?? theirs?.[0] ?? null);
+    };
     attempt(look(), 'The copies cannot be looked through');
   }, []);
-  const bring = async (made: string) => {
-    const { posts } = await restoreKeptCopy(made, 'merge');
+  const bring = async ({ made, name }: { made: string; name?: string }) => {
+    const { posts } = await (name ? restoreServerCopy(name, 'merge') : restoreKeptCopy(made, 'merge'));
     toast.success(`${counted(posts, 'post')} are back.`);
   };
   const begin = async () => {
@@ -128,13 +135,14 @@ function LostPosts({ lost }: { lost: HeldPosts }) {
   return (
     <Notice grave>
       <span>
-        This browser held {counted(lost.posts, 'post')} ({dayInWords(lost.at, zone)}), and its storage is
-        empty now: the disk may have been full, or its data were cleared.{' '}
+        {copy?.name && lost.sites.length === 0
+          ? 'Nothing is in this browser: its data were cleared, its disk was full, or it is new.'
+          : `This browser held ${counted(lost.posts, 'post')} (${dayInWords(lost.at, zone)}), and its storage is empty now: the disk may have been full, or its data were cleared.`}{' '}
         {copy
-          ? `A copy of ${dayInWords(copy.made, zone)}, ${timeInWords(copy.made, zone)}, with ${counted(copy.posts, 'post')} is kept outside of it.`
+          ? `A copy of ${dayInWords(copy.made, zone)}, ${timeInWords(copy.made, zone)}, with ${counted(copy.posts, 'post')} is kept ${copy.name ? 'by the server' : 'outside of it'}.`
           : 'If you have a backup, restore it under House rules.'}
       </span>
-      {copy && <Button onClick={() => attempt(bring(copy.made))}>Bring the copy back</Button>}
+      {copy && <Button onClick={() => attempt(bring(copy))}>Bring the copy back</Button>}
       <WordLink to="/rules">Backups</WordLink>
       <Button look="word" onClick={() => attempt(begin())}>
         Begin anew

@@ -1,4 +1,5 @@
 import { remember, remembered } from '../ui/remembered.ts';
+import { serverCopies } from '../services/server-copies.ts';
 import { database } from './database.ts';
 
 /** What this browser held when it was last looked at, remembered outside the database. */
@@ -51,7 +52,11 @@ export async function lostPosts(): Promise<HeldPosts | null> {
   }
   if ((await sites.count()) > 0) return null;
   // A full disk may have taken what was remembered along; copies lie elsewhere again.
-  const [newest] = await (await import('./copies.ts')).keptCopies();
+  const [[own], [theirs]] = [
+    await (await import('./copies.ts')).keptCopies(),
+    (await serverCopies(database().name)) ?? [],
+  ];
+  const newest = own ?? theirs;
   if (!newest || newest.posts === 0) return null;
   const lost: HeldPosts = { posts: newest.posts, at: newest.made, sites: [] };
   // It stays so until somebody decides, though a first site is made now.

@@ -4,6 +4,7 @@ import { database } from '../data/database.ts';
 import { rememberHeld } from '../data/held-posts.ts';
 import { storageKind } from '../data/storage.ts';
 import { readVisits, writeNow } from '../data/visit-store.ts';
+import { keepWithServer, serverCopies, serverCopy } from '../services/server-copies.ts';
 import { jobsWorker } from '../workers/jobs-client.ts';
 import { postsFound } from './lost-posts.ts';
 import { store } from './store.ts';
@@ -46,7 +47,16 @@ export async function mayWriteIn(folder: AskedFolder, ask = false): Promise<bool
 export async function keepCopyNow(): Promise<boolean> {
   const folder = await chosenFolder();
   const writable = folder && (await mayWriteIn(folder)) ? folder : null;
-  const isKept = await (await jobsWorker()).keepCopy(now(), writable);
+  const jobs = await jobsWorker();
+  const isKept = await jobs.keepCopy(now(), writable);
+  const { name } = database();
+  if (isKept && (await serverCopies(name)) !== null) {
+    const made = now();
+    const posts = await database()
+      .posts.filter(({ deleted }) => deleted === '')
+      .count();
+    await keepWithServer({ database: name, made, posts }, (await jobs.writeBackup(made)).file);
+  }
   dispatchEvent(new CustomEvent(COPY_KEPT));
   return isKept;
 }
@@ -58,9 +68,17 @@ export async function restoreKeptCopy(made: string, mode: RestoreMode): Promise<
   return done;
 }
 
+/** Puts a copy in that lies with the server. */
+export async function restoreServerCopy(name: string, mode: RestoreMode): Promise<Restored> {
+  const file = await serverCopy(name);
+  const done = await (await jobsWorker()).restoreBackup(file, mode, now());
+  store.dispatch(postsFound());
+  return done;
+}
+
 /**
  * While there is work, keeps a copy of everything every hour, outside of the database: in this browser's own file
- * system, and in a folder where the writer chose one. Whatever tab or worker writes counts; one tab of them keeps it.
+ * system, with the server where that keeps any, and in a folder where the writer chose one. Whatever tab or worker writes counts; one tab of them keeps it.
  */
 export function keepCopies(): void {
   if (storageKind() === 'memory') return;

@@ -1,6 +1,8 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { Restored, RestoreMode } from '../../data/backup.ts';
 import type { KeptCopy } from '../../data/copies.ts';
+import { database } from '../../data/database.ts';
+import { type ServerCopy, serverCopies } from '../../services/server-copies.ts';
 import { attempt } from '../../state/attempt.ts';
 import {
   COPY_KEPT,
@@ -9,6 +11,7 @@ import {
   keepCopyNow,
   mayWriteIn,
   restoreKeptCopy,
+  restoreServerCopy,
 } from '../../state/keep-copies.ts';
 import { Button } from '../../ui/button.tsx';
 import { dayInWords, timeInWords } from '../../ui/day.ts';
@@ -38,7 +41,11 @@ export function CopiesSection({
   const zone = useZone();
   const [copies, setCopies] = useState<KeptCopy[] | null>(null);
   const [all, setAll] = useState(false);
-  const look = useCallback(async () => setCopies(await (await jobsWorker()).keptCopies()), []);
+  const [server, setServer] = useState<ServerCopy[] | null>(null);
+  const look = useCallback(async () => {
+    setCopies(await (await jobsWorker()).keptCopies());
+    setServer(await serverCopies(database().name));
+  }, []);
   useEffect(() => {
     const see = () => attempt(look(), 'The copies cannot be looked through');
     see();
@@ -73,6 +80,7 @@ export function CopiesSection({
           ))}
         </ul>
       )}
+      {server && <ServerCopies copies={server} busy={busy} restore={restore} />}
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
         <Button onClick={() => attempt(keepCopyNow(), 'A copy could not be kept')}>Keep a copy now</Button>
         {copies && copies.length > SHOWN && !all && (
@@ -83,6 +91,37 @@ export function CopiesSection({
         {picker && <CopiesFolder />}
       </div>
     </>
+  );
+}
+
+/** Copies that lie with the server, on the disk that it was told: the last, and how many there are. */
+function ServerCopies({
+  copies,
+  busy,
+  restore,
+}: {
+  copies: readonly ServerCopy[];
+  busy: boolean;
+  restore: (work: () => Promise<Restored>, mode: RestoreMode, what: string) => Promise<void>;
+}) {
+  const zone = useZone();
+  const [last] = copies;
+  if (!last) return <p className="mb-3 text-soft">The server keeps them, too: none yet.</p>;
+  const bring = (mode: RestoreMode) =>
+    attempt(restore(() => restoreServerCopy(last.name, mode), mode, 'The copy'));
+  return (
+    <p className="mb-3 flex max-w-2xl flex-wrap items-baseline gap-x-4">
+      <span className="min-w-56 flex-1">
+        The server keeps {counted(copies.length, 'copy', 'copies')}, too; the last of{' '}
+        {dayInWords(last.made, zone)}, {timeInWords(last.made, zone)}: {counted(last.posts, 'post')}
+      </span>
+      <Button look="word" disabled={busy} onClick={() => bring('merge')}>
+        Beside what is here
+      </Button>
+      <Button look="word" disabled={busy} onClick={() => bring('replace')}>
+        In place of it
+      </Button>
+    </p>
   );
 }
 
