@@ -7,7 +7,7 @@ import { sized } from './steps/long-form.ts';
 import { startBrowser } from './steps/own-browser.ts';
 import { paste } from './steps/writer.ts';
 
-const KILLS = sized(9, 300);
+const KILLS = sized(6, 300);
 /** Milliseconds after which a typed word must outlive the browser, however busy the machine. */
 const SAFE_AFTER = 1000;
 /** Milliseconds between two beats of the page, and the most between two while it was left to run. */
@@ -116,7 +116,7 @@ test('the browser killed while it starts for the first time starts whole the nex
 }) => {
   test.setTimeout(600_000);
   const args = project.use.launchOptions?.args ?? [];
-  for (let round = 0; round < sized(3, 20); round++) {
+  for (let round = 0; round < sized(2, 20); round++) {
     const profile = mkdtempSync(join(tmpdir(), 'killed-'));
     const first = await startBrowser(profile, args);
     await first.page.goto(`${baseURL}/posts`, { waitUntil: 'commit' });

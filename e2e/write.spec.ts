@@ -118,7 +118,7 @@ test('a note is shown from its words and its words from the note', async ({ page
   await openPost(page, /How to fix a flat/);
   const note = page.getByRole('region', { name: 'Notes' }).getByRole('listitem', { name: 'Words of links' });
   await note.getByRole('button', { name: /does not say where/ }).click();
-  expect(await page.evaluate(() => getSelection()?.toString())).toBe('here');
+  await expect.poll(() => page.evaluate(() => getSelection()?.toString())).toBe('here');
   await page.getByLabel('Order').selectOption('by points to win');
   const gains = (await page.getByRole('region', { name: 'Notes' }).getByText(/^\+\d/).allInnerTexts()).map(
     Number,

@@ -179,6 +179,7 @@ test('a picture of a file comes in through the insert menu', async ({ page }) =>
   await page.keyboard.press('Control+End');
   await page.keyboard.press('Enter');
   await page.keyboard.type('/picture from');
+  await expect(page.getByRole('option', { name: /Picture from a file/ })).toBeVisible();
   const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.keyboard.press('Enter')]);
   await chooser.setFiles([
     { name: 'bench.png', mimeType: 'image/png', buffer: Buffer.from(demoPicture('IMG_2041.png')) },

@@ -26,7 +26,9 @@ describe('copies that lie with the server', () => {
       { name: name('21', 4), database: 'dune-sparrow', made: '2026-11-21T09:00:00.000Z', posts: 4 },
       { name: name('20'), database: 'dune-sparrow', made: '2026-11-20T09:00:00.000Z', posts: 3 },
     ]);
-    const file = await request(app()).get(`/copies/${name('20')}`).responseType('blob');
+    const file = await request(app())
+      .get(`/copies/${name('20')}`)
+      .responseType('blob');
     expect(String(file.body)).toBe('first');
   });
   it('go when a week has passed, those of another database by themselves', async () => {
@@ -36,15 +38,18 @@ describe('copies that lie with the server', () => {
       [name('01', 1, 'dune-sparrow-demo'), name('10'), name('11'), name('12')].sort(),
     );
   });
-  it.each(['../../etc/passwd', '..%2f..%2fetc%2fpasswd', 'notes.txt', 'dune-sparrow_x_1.backup.zip', 'constructor'])(
-    'have no other names, such as %s',
-    async (file) => {
-      writeFileSync(join(folder, 'notes.txt'), 'private');
-      expect((await put(file)).status).toBeGreaterThanOrEqual(400);
-      expect((await request(app()).get(`/copies/${file}`)).status).toBeGreaterThanOrEqual(400);
-      expect(readdirSync(folder)).toEqual(['notes.txt']);
-    },
-  );
+  it.each([
+    '../../etc/passwd',
+    '..%2f..%2fetc%2fpasswd',
+    'notes.txt',
+    'dune-sparrow_x_1.backup.zip',
+    'constructor',
+  ])('have no other names, such as %s', async (file) => {
+    writeFileSync(join(folder, 'notes.txt'), 'private');
+    expect((await put(file)).status).toBeGreaterThanOrEqual(400);
+    expect((await request(app()).get(`/copies/${file}`)).status).toBeGreaterThanOrEqual(400);
+    expect(readdirSync(folder)).toEqual(['notes.txt']);
+  });
   it('are for the pages of this server alone', async () => {
     for (const from of ['cross-site', 'same-site', 'none'])
       expect((await request(app()).get('/copies').set('sec-fetch-site', from)).status).toBe(403);

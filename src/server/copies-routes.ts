@@ -7,7 +7,8 @@ import { type RequestHandler, Router } from 'express';
 import { supersededCopies } from '../core/formats/index.ts';
 
 /** `<database> <instant, with dashes for colons> <posts>.backup.zip`; nothing else is written or handed out. */
-const NAME = /^(dune-sparrow(?:-demo)?)_(\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2}\.\d{3}Z)_(\d{1,7})\.backup\.zip$/;
+const NAME =
+  /^(dune-sparrow(?:-demo)?)_(\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2}\.\d{3}Z)_(\d{1,7})\.backup\.zip$/;
 /** As much as a backup may hold. */
 const MAX_BYTES = 1_000_000_000;
 

@@ -10,6 +10,10 @@ const root = fileURLToPath(new URL('../../', import.meta.url));
 const dataFolder = (demo: boolean): string =>
   resolve(process.env['DATA_DIR']?.trim() || (demo ? '.dune-sparrow/demo' : '.dune-sparrow'));
 
+/** A port as it is written in decimal digits, 0 to 65535; null for anything else. */
+export const portOf = (text: string): number | null =>
+  /^\d{1,5}$/.test(text) && Number(text) <= 65_535 ? Number(text) : null;
+
 /** Milliseconds within which a request must have arrived whole. */
 const ARRIVED_WITHIN = 15_000;
 
@@ -30,8 +34,8 @@ export function startServer({ demo }: { demo: boolean }): void {
   const portText = process.env['PORT'] ?? '4310';
   // Set to nothing, it must not be heard by the whole network.
   const host = process.env['HOST']?.trim() || '127.0.0.1';
-  const port = Number(portText);
-  if (!/^\d{1,5}$/.test(portText) || port > 65_535) {
+  const port = portOf(portText);
+  if (port === null) {
     console.error(`PORT is "${portText}"; set it to a number from 0 to 65535.`);
     process.exit(1);
   }

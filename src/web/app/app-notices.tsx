@@ -116,10 +116,7 @@ function LostPosts({ lost }: { lost: HeldPosts }) {
   const [copy, setCopy] = useState<{ made: string; posts: number; name?: string } | null>(null);
   useEffect(() => {
     const look = async () => {
-      const [[own], theirs] = [
-        await (await jobsWorker()).keptCopies(),
-        await serverCopies(database().name),
-      ];
+      const [[own], theirs] = [await (await jobsWorker()).keptCopies(), await serverCopies(database().name)];
       setCopy(own ?? theirs?.[0] ?? null);
     };
     attempt(look(), 'The copies cannot be looked through');

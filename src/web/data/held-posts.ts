@@ -1,5 +1,5 @@
-import { remember, remembered } from '../ui/remembered.ts';
 import { serverCopies } from '../services/server-copies.ts';
+import { remember, remembered } from '../ui/remembered.ts';
 import { database } from './database.ts';
 
 /** What this browser held when it was last looked at, remembered outside the database. */

@@ -17,11 +17,10 @@ export async function saveAsFile({ document }: PostContent): Promise<void> {
  */
 export function tellUnsaved(content: PostContent, tryAgain: () => Promise<boolean>): void {
   const name = content.document.fields.title || 'Untitled';
-  const id = `unsaved ${crypto.randomUUID()}`;
   const release = holdPage();
+  // Each time anew: the one whose button was pressed is just going.
   const tell = (said: string) =>
     toast.error(said, {
-      id,
       duration: Number.POSITIVE_INFINITY,
       action: {
         label: 'Save as a file',
@@ -38,7 +37,7 @@ export function tellUnsaved(content: PostContent, tryAgain: () => Promise<boolea
             .then((kept) => {
               if (!kept) return tell(`"${name}" still could not be saved.`);
               release();
-              return toast.success(`"${name}" is saved.`, { id, duration: 5000 });
+              return toast.success(`"${name}" is saved.`, { duration: 5000 });
             })
             .catch(() => tell(`"${name}" still could not be saved.`));
         },
