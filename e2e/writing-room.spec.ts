@@ -178,9 +178,12 @@ test('a picture of a file comes in through the insert menu', async ({ page }) =>
   await draft(page).click();
   await page.keyboard.press('Control+End');
   await page.keyboard.press('Enter');
+  // Waited for before anything is pressed: from then on the browser hands its dialog over.
+  const asked = page.waitForEvent('filechooser');
   await page.keyboard.type('/picture from');
   await expect(page.getByRole('option', { name: /Picture from a file/ })).toBeVisible();
-  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.keyboard.press('Enter')]);
+  await page.keyboard.press('Enter');
+  const chooser = await asked;
   await chooser.setFiles([
     { name: 'bench.png', mimeType: 'image/png', buffer: Buffer.from(demoPicture('IMG_2041.png')) },
   ]);
