@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
+import { sized } from './steps/long-form.ts';
 import { goTo, openPost, scoreOf } from './steps/writer.ts';
 
 const draft = (page: Page) => page.getByRole('textbox', { name: 'Draft' });
@@ -19,7 +20,7 @@ test('the last keys before a reload, or before the tab is closed, are there: in 
   let page = first;
   await openPost(page, /Waterproof panniers/);
   const address = page.url();
-  for (let round = 0; round < 6; round++) {
+  for (let round = 0; round < sized(3, 40); round++) {
     const typed = await typeAtEnd(page, ` round${round} of the last keys`);
     await page.reload();
     await expect(draft(page)).toContainText(typed);

@@ -1,4 +1,4 @@
-import { Inflate, strFromU8, strToU8, zipSync } from 'fflate';
+import { Inflate, strFromU8, strToU8, type Zippable, zipSync } from 'fflate';
 import { bytesInWords, cleanDraft, cleanFields, readZip, UnreadableFile } from '../draft/index.ts';
 import { isConsistent } from '../research/index.ts';
 import type { BackupData } from './backup-data.ts';
@@ -56,15 +56,20 @@ export async function writeBackupFile<Data extends BackupData>(
   digest: Digest,
 ): Promise<Uint8Array<ArrayBuffer>> {
   const entries: Record<string, Uint8Array> = { [DATA]: strToU8(JSON.stringify(data)) };
+  const packed: Zippable = {};
   for (const [sha, bytes] of files) entries[FOLDER + sha] = bytes;
   const manifest: Manifest = { format: 'dune-sparrow-backup', version: 1, made, files: [] };
-  for (const [path, bytes] of Object.entries(entries))
+  for (const [path, bytes] of Object.entries(entries)) {
     manifest.files.push({ path, bytes: bytes.length, sha256: await digest(bytes) });
+    // Pictures are packed already: packing them again costs seconds and saves nothing.
+    packed[path] = [bytes, { level: path === DATA ? 6 : 0 }];
+  }
   const listed = strToU8(JSON.stringify(manifest, null, 2));
-  return zipSync(
-    { [MANIFEST]: listed, [SEAL]: strToU8(await digest(listed)), ...entries },
-    { level: 6 },
-  ) as Uint8Array<ArrayBuffer>;
+  return zipSync({
+    [MANIFEST]: listed,
+    [SEAL]: strToU8(await digest(listed)),
+    ...packed,
+  }) as Uint8Array<ArrayBuffer>;
 }
 
 const refuse = (what: string): never => {

@@ -171,6 +171,21 @@ describe('a table of keywords', () => {
     ));
 });
 
+describe('phrases that a spreadsheet would compute', () => {
+  const hostile = ['=HYPERLINK("https://evil.example")', '-5 degree bag', '@tide', '+1 tyre', "'quoted'"];
+  it('are written so that it does not, and read back as they were', () => {
+    const keywords = hostile.map((phrase) =>
+      keyword(phrase, { source: { name: '=cmd', date: '2026-11-01' } }),
+    );
+    const csv = writeKeywordTable(keywords);
+    for (const cell of csv.split(/[,\n]/)) expect(cell).not.toMatch(/^"?[=+@-]/);
+    const again = read(csv);
+    expect(again.bad).toEqual([]);
+    expect(again.keywords.map(({ phrase }) => phrase)).toEqual(hostile);
+    expect(again.keywords[0].source.name).toBe('=cmd');
+  });
+});
+
 describe('records of one phrase', () => {
   it('merge: the later figure wins, what it does not know stays, decisions stay', () => {
     const book = new KeywordBook([
