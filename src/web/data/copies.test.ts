@@ -147,12 +147,24 @@ describe('a copy kept beside the database', () => {
     const { done } = await restoreBackup(new Uint8Array(await (file as Blob).arrayBuffer()), 'merge', LATER);
     expect(done).toMatchObject({ posts: 2, pictures: 1, damaged: [] });
   });
+  it('that is damaged hides no other', async () => {
+    await keepCopy(NOW);
+    await keepCopy(LATER);
+    const folder = await (await root.getDirectoryHandle('copies')).getDirectoryHandle('copies');
+    const list = await (
+      await folder.getFileHandle(`${NOW.replaceAll(':', '-')}.json`, { create: true })
+    ).createWritable();
+    await list.write('{"made":');
+    await list.close();
+    vi.spyOn(console, 'error').mockImplementation(() => {});
+    expect((await keptCopies()).map(({ made }) => made)).toEqual([LATER]);
+  });
   it('that is gone says so', async () =>
     expect(restoreCopy(LATER, 'merge', LATER)).rejects.toThrow('is not kept any more'));
   it('goes into a chosen folder once a day, for seven days', async () => {
     const folder = new MemoryFolder();
     for (let day = 10; day < 19; day++)
-      await writeIntoFolder(folder as never, `2026-11-${day}T12:00:00.000Z`);
+      await writeIntoFolder(folder as never, new Blob(['PK']), `2026-11-${day}T12:00:00.000Z`);
     const names: string[] = [];
     for await (const name of folder.keys()) names.push(name);
     expect(names.sort()).toEqual(

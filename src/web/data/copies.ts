@@ -1,5 +1,6 @@
 import { readBackupFile, supersededCopies, writeBackupFile } from '../../core/formats/index.ts';
-import { backupData, type Restored, type RestoreMode, restoreBackup, writeBackup } from './backup.ts';
+import { alone } from './alone.ts';
+import { backupData, type Restored, type RestoreMode, restoreBackup } from './backup.ts';
 import type { BackupTables } from './backup-tables.ts';
 import { database } from './database.ts';
 import { sha256 } from './digest.ts';
@@ -50,6 +51,20 @@ async function namesIn(folder: FileSystemDirectoryHandle): Promise<string[]> {
   return names;
 }
 
+/** What the list beside a copy says; null where it is damaged: that one is none, the others are. */
+async function readListed(folder: FileSystemDirectoryHandle, name: string): Promise<KeptCopy | null> {
+  try {
+    const copy: unknown = JSON.parse(await (await read(folder, name)).text());
+    const { made, posts, pictures } = (copy ?? {}) as Partial<KeptCopy>;
+    return typeof made === 'string' && typeof posts === 'number' && Array.isArray(pictures)
+      ? { made, posts, pictures }
+      : null;
+  } catch (error) {
+    console.error(`The copy ${name} cannot be read:`, error);
+    return null;
+  }
+}
+
 /** The copies that are kept, the newest first; none where the window has no folder. */
 export async function keptCopies(): Promise<KeptCopy[]> {
   const copies: KeptCopy[] = [];
@@ -59,10 +74,8 @@ export async function keptCopies(): Promise<KeptCopy[]> {
     for (const name of names) {
       // What was being written when the browser ended has no list beside it.
       if (!name.endsWith('.json') || !names.has(name.replace(/json$/, 'zip'))) continue;
-      const copy: unknown = JSON.parse(await (await read(folder, name)).text());
-      const { made, posts, pictures } = (copy ?? {}) as Partial<KeptCopy>;
-      if (typeof made === 'string' && typeof posts === 'number' && Array.isArray(pictures))
-        copies.push({ made, posts, pictures });
+      const copy = await readListed(folder, name);
+      if (copy) copies.push(copy);
     }
   } catch (error) {
     console.error('Copies cannot be looked through:', error);
@@ -75,7 +88,11 @@ export async function keptCopies(): Promise<KeptCopy[]> {
  * names any more. Nothing is kept of a database without posts: it must not push out what was there before. Answers
  * whether one was kept. Throws what the storage says.
  */
-export async function keepCopy(now: string): Promise<boolean> {
+export const keepCopy = (now: string): Promise<boolean> =>
+  // Tidying must not take pictures that another tab has just put there for a copy of its own.
+  alone(`keep a copy of ${database().name}`, () => keepCopyAlone(now));
+
+async function keepCopyAlone(now: string): Promise<boolean> {
   const { data, files } = await backupData();
   if (data.posts.length === 0) return false;
   const folder = await copiesFolder();
@@ -148,9 +165,12 @@ export async function restoreCopy(
   return restoreBackup(bytes, mode, now, files);
 }
 
-/** Writes today's backup into a folder that the writer chose, and takes out those of more than seven days ago. */
-export async function writeIntoFolder(folder: FileSystemDirectoryHandle, now: string): Promise<void> {
-  const { file } = await writeBackup(now);
+/** Writes a backup of today into a folder that the writer chose, and takes out those of more than seven days ago. */
+export async function writeIntoFolder(
+  folder: FileSystemDirectoryHandle,
+  file: Blob,
+  now: string,
+): Promise<void> {
   await put(folder, `dune-sparrow-${now.slice(0, 10)}.backup.zip`, file);
   const own = (await namesIn(folder)).filter((name) => OWN_NAME.test(name)).sort();
   for (const name of own.slice(0, -DAYS_IN_FOLDER)) await folder.removeEntry(name);

@@ -88,12 +88,23 @@ export async function takeReplacedBack(replaced: ReplacedRows, now: string): Pro
   });
 }
 
+/** Whether anything stands in a site. */
+async function isInhabited(siteId: string): Promise<boolean> {
+  for (const table of tables())
+    if (
+      table.schema.indexes.some(({ keyPath }) => keyPath === 'siteId') &&
+      (await table.where('siteId').equals(siteId).count()) > 0
+    )
+      return true;
+  return false;
+}
+
 /** One taking back, within a transaction over all tables. */
 class WayBack {
   /** Titles of posts that were written in since. */
   private readonly written: string[] = [];
   private left = 0;
-  /** Posts and sites that stay though they came with the step. */
+  /** Posts, and the sites of them, that stay though they came with the step. */
   private readonly stay = new Set<string>();
 
   constructor(
@@ -189,7 +200,9 @@ class WayBack {
     for (const { key, before, after } of this.changesOf('sites')) {
       const stands = await sites.get(key as string);
       if (!before) {
-        if (!this.stay.has(key as string)) await sites.delete(key as string);
+        // What was begun there since would stand nowhere without its site.
+        if (await isInhabited(key as string)) this.left += this.stay.has(key as string) ? 0 : 1;
+        else await sites.delete(key as string);
       } else if (!after || !stands) await sites.put((stands ?? before) as SiteRow);
       else {
         const { value, left } = fieldsTakenBack(before, after, stands as unknown as Row);

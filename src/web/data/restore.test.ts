@@ -270,6 +270,16 @@ describe('taking a restore back', () => {
     expect(versions).toContainEqual(['First words', '', 'Typed since.']);
     expect((await words('only-there')).row.fields.title).toBe('Written on');
   });
+  it('keeps a site that came with it where something was begun there since', async () => {
+    const file = await backup();
+    await Promise.all(database().tables.map((table) => table.clear()));
+    await database().sites.add(siteRow('other', unknownSite()));
+    const { replaced } = await restoreBackup(file, 'replace', LATER);
+    await addPost(siteId, 'begun', LATER, written('Begun since'));
+    expect(await takeReplacedBack(replaced, LATER)).toMatch(/stays as it is/);
+    expect((await database().sites.toArray()).map(({ id }) => id).sort()).toEqual(['other', siteId].sort());
+    expect((await postsOf(siteId)).map(({ id }) => id)).toEqual(['begun']);
+  });
   it('keeps rules and lists that were changed since, and says so', async () => {
     const file = await backup();
     await changeSite(siteId, { name: 'Before', region: 'DE' });

@@ -1,6 +1,8 @@
+import { alone } from './alone.ts';
 import { spliced, splicedById, spliceOf } from './blocks-splice.ts';
+import { database } from './database.ts';
 import type { PostContent } from './post-content.ts';
-import { loadPost, savePost } from './posts.ts';
+import { loadPost, StaleWrite, savePost } from './posts.ts';
 import { keepVersion } from './versions.ts';
 import { readVisits, writeNow } from './visit-store.ts';
 
@@ -84,6 +86,26 @@ export async function bringLastWordsIn(
   now: string,
   isAlive: (visit: string) => boolean,
 ): Promise<'nothing' | 'saved' | 'aside'> {
+  // Two tabs that open the post in the same moment would both bring them in.
+  return alone(`last words ${database().name} ${postId}`, () => bringIn(postId, now, isAlive));
+}
+
+/** Saves a post; false where it was written in this very moment. */
+async function isSaved(post: Parameters<typeof savePost>[0]): Promise<boolean> {
+  try {
+    await savePost(post);
+    return true;
+  } catch (error) {
+    if (error instanceof StaleWrite) return false;
+    throw error;
+  }
+}
+
+async function bringIn(
+  postId: string,
+  now: string,
+  isAlive: (visit: string) => boolean,
+): Promise<'nothing' | 'saved' | 'aside'> {
   let brought = 0;
   let aside = 0;
   for (const row of await readVisits('unsaved')) {
@@ -98,10 +120,8 @@ export async function bringLastWordsIn(
       document: { fields: row.fields, draft: { ...stored.draft, blocks } },
       outline: row.outline,
     };
-    if (fits) {
-      await savePost({ id: postId, revision, now, ...content });
-      brought += 1;
-    } else {
+    if (fits && (await isSaved({ id: postId, revision, now, ...content }))) brought += 1;
+    else {
       await keepVersion({ siteId, postId }, content, 'aside', now);
       aside += 1;
     }

@@ -43,22 +43,35 @@ export async function mayWriteIn(folder: AskedFolder, ask = false): Promise<bool
   return (await folder.requestPermission?.(options)) === 'granted';
 }
 
-/** Keeps a copy now, in this browser and in the folder that the writer chose. Answers whether there was anything to keep. */
-export async function keepCopyNow(): Promise<boolean> {
-  const folder = await chosenFolder();
-  const writable = folder && (await mayWriteIn(folder)) ? folder : null;
+/**
+ * Keeps a copy now: in this browser, with the server where that keeps any, and in the folder that the writer chose. Each
+ * by itself: a browser whose disk is full must not keep the others from theirs. Throws where one failed, after all were
+ * tried.
+ */
+export async function keepCopyNow(): Promise<void> {
+  const { name, posts } = database();
+  const count = await posts.filter(({ deleted }) => deleted === '').count();
   const jobs = await jobsWorker();
-  const isKept = await jobs.keepCopy(now(), writable);
-  const { name } = database();
-  if (isKept && (await serverCopies(name)) !== null) {
-    const made = now();
-    const posts = await database()
-      .posts.filter(({ deleted }) => deleted === '')
-      .count();
-    await keepWithServer({ database: name, made, posts }, (await jobs.writeBackup(made)).file);
+  const made = now();
+  const places: Promise<unknown>[] = [jobs.keepCopy(made)];
+  const folder = await chosenFolder();
+  const isWritable = folder !== null && (await mayWriteIn(folder));
+  const hasServer = (await serverCopies(name)) !== null;
+  // An empty database must not push out what was kept before.
+  if (count > 0 && (isWritable || hasServer)) {
+    const backup = jobs.writeBackup(made);
+    if (isWritable)
+      places.push(
+        Promise.all([backup, import('../data/copies.ts')]).then(([{ file }, { writeIntoFolder }]) =>
+          writeIntoFolder(folder, file, made),
+        ),
+      );
+    if (hasServer)
+      places.push(backup.then(({ file }) => keepWithServer({ database: name, made, posts: count }, file)));
   }
+  const failed = (await Promise.allSettled(places)).find(({ status }) => status === 'rejected');
   dispatchEvent(new CustomEvent(COPY_KEPT));
-  return isKept;
+  if (failed?.status === 'rejected') throw failed.reason;
 }
 
 /** Puts a kept copy in. */

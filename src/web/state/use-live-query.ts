@@ -17,9 +17,11 @@ export function useLiveQuery<Answer>(
       last.current = { given, answer };
       return answer;
     } catch (error) {
-      console.error('The database cannot be read just now:', error);
       const known = last.current;
-      return known?.given.every((one, at) => one === given[at]) ? known.answer : undefined;
+      // Nothing to show: the screen says that it stopped, and why.
+      if (!known?.given.every((one, at) => one === given[at])) throw error;
+      console.error('The database cannot be read just now:', error);
+      return known.answer;
     }
   }, [...given]);
 }

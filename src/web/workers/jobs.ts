@@ -107,12 +107,9 @@ export const jobs = {
     return done;
   },
 
-  /** Keeps a copy beside the database, and one in the folder that the writer chose. Answers whether there was anything to keep. */
-  async keepCopy(now: string, folder: FileSystemDirectoryHandle | null): Promise<boolean> {
-    const { keepCopy, writeIntoFolder } = await import('../data/copies.ts');
-    const isKept = await keepCopy(now);
-    if (isKept && folder) await writeIntoFolder(folder, now);
-    return isKept;
+  /** Keeps a copy beside the database. Answers whether there was anything to keep. */
+  async keepCopy(now: string): Promise<boolean> {
+    return (await import('../data/copies.ts')).keepCopy(now);
   },
 
   /** Copies that are kept, the newest first. */

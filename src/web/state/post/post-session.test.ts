@@ -5,7 +5,7 @@ import { emptyFields, readMarkdown } from '../../../core/draft/index.ts';
 import { database, openDatabase } from '../../data/database.ts';
 import { addPost, loadPost, savePost, setDeleted } from '../../data/posts.ts';
 import { versionsOf } from '../../data/versions.ts';
-import { readVisits } from '../../data/visit-store.ts';
+import { readVisits, writeNow } from '../../data/visit-store.ts';
 import { store } from '../store.ts';
 import { bringLastWords } from './last-words.ts';
 import { scored } from './open-post.ts';
@@ -163,6 +163,20 @@ describe('a page that ends before its last words are saved', () => {
     expect(version.reason).toBe('aside');
     expect(version.draft.blocks.map((block) => block.text)).toContain('Body of a, longer.');
     expect(said.at(-1)?.text).toContain('kept under Versions');
+  });
+  it('opens all the same where they cannot be read', async () => {
+    await endedVisit('a', (session) => session.setFields({ title: 'Last words' }));
+    const [row] = await readVisits('unsaved');
+    await writeNow('unsaved', row.visit, { ...row, body: null } as never);
+    vi.spyOn(console, 'error').mockImplementation(() => {});
+    expect((await visit('a')).document.fields.title).toBe('a');
+    await writeNow('unsaved', row.visit, null);
+  });
+  it('takes them in where two tabs open it in the same moment', async () => {
+    await endedVisit('a', (session) => session.setFields({ title: 'Last words' }));
+    await Promise.all([bringLastWords('a'), bringLastWords('a')]);
+    expect(await title('a')).toBe('Last words');
+    expect(await readVisits('unsaved')).toEqual([]);
   });
   it('waits with those of a post in the trash until that comes back', async () => {
     await endedVisit('a', (session) => session.setFields({ title: 'Last words' }));

@@ -95,7 +95,12 @@ export class PostSession {
    */
   static async open(id: string, signal?: AbortSignal): Promise<PostSession | null> {
     await lastVisitWritten(id);
-    if (!(await isWrittenElsewhere(id))) await bringLastWords(id);
+    try {
+      if (!(await isWrittenElsewhere(id))) await bringLastWords(id);
+    } catch (error) {
+      // The post itself must open all the same; they are tried again at the next opening.
+      console.error('The last words of an earlier visit cannot be brought in:', error);
+    }
     const [loaded, trial] = await Promise.all([loadPost(id), PostTrial.underWay(id)]);
     if (!loaded || signal?.aborted) return null;
     const session = new PostSession(id, loaded.row.siteId, loaded);
