@@ -1,7 +1,7 @@
 // Writes every generated table; with --check it only tells whether the committed ones are current.
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
-import { irregularForms, knownWords, wordFrequencies } from './generate-language.mjs';
+import { irregularForms, izeVerbs, knownWords, wordFrequencies } from './generate-language.mjs';
 import {
   backupValidator,
   marketAnswerValidator,
@@ -15,6 +15,7 @@ const tables = {
   'src/core/language/generated/known-words.ts': knownWords,
   'src/core/language/generated/word-frequencies.ts': wordFrequencies,
   'src/core/language/generated/irregular-forms.ts': irregularForms,
+  'src/core/language/generated/ize-verbs.ts': izeVerbs,
   'src/core/listing/generated/arimo-widths.ts': widthTable,
   'src/core/criteria/generated/profile-validator.js': profileValidator,
   'src/core/formats/generated/backup-validator.js': backupValidator,

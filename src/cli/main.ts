@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { DraftReadings, readProfile, type StudyFacts } from '../core/criteria/index.ts';
+import { DraftReadings, readProfile, reportFacts, type StudyFacts } from '../core/criteria/index.ts';
 import { readStudyFile, type ScoreReportJson, scoreReportJson } from '../core/formats/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
 import { scorePost } from '../core/scoring/index.ts';
@@ -103,7 +103,7 @@ async function score(options: ScoreOptions): Promise<number> {
       if (options.json) reports.push(scoreReportJson(file.path, file.format, facts, report));
       else {
         if (texts > 0) out('');
-        out(reportText(file.path, report, facts.words));
+        out(reportText(file.path, report, reportFacts(facts).words));
         texts += 1;
       }
     }
@@ -130,7 +130,7 @@ function* scoreGroup(
     if (options.keyword !== null) fields.keyword = options.keyword;
     if (options.supporting !== null) fields.supporting = options.supporting;
     const document = { fields, draft: file.document.draft };
-    return { file, document, post: indexedPost(file.path, document, file.filePath) };
+    return { file, document, post: indexedPost(file.path, document, file.filePath, site.language) };
   });
   const index = group.isSite
     ? new SiteIndex(

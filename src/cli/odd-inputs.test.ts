@@ -1,3 +1,7 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { DraftReadings } from '../core/criteria/index.ts';
 import { readPostFile, UnreadableFile } from '../core/draft/index.ts';
@@ -53,4 +57,33 @@ describe('texts of a hundred thousand characters that nobody should send', () =>
       if (at % EVERY === 0) slow.push(...[await judge(input)].flatMap((said) => said ?? []));
     expect(slow).toEqual([]);
   }, 900_000);
+});
+
+describe.runIf(LONG)('the same texts given to the command line', () => {
+  it('come back with a finite score, or with one sentence', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'odd-'));
+    let slowest = { name: '', time: 0 };
+    let refused = 0;
+    for (const [at, { name, text }] of oddInputs().entries()) {
+      const file = join(folder, `${at}.${name.split('.').at(-1)}`);
+      writeFileSync(file, text(LENGTH));
+      const begun = performance.now();
+      const run = spawnSync('bin/dune-sparrow', ['score', file, '--json'], {
+        encoding: 'utf8',
+        maxBuffer: 2 ** 28,
+      });
+      const time = performance.now() - begun;
+      rmSync(file);
+      if (time > slowest.time) slowest = { name, time };
+      if (run.status === 0) {
+        expect([name, Number.isFinite(JSON.parse(run.stdout).score)]).toEqual([name, true]);
+      } else {
+        refused += 1;
+        expect([name, run.status]).toEqual([name, 2]);
+        expect(run.stderr.trim()).toMatch(/^[^\n]+ cannot be read[^\n]*\.$/);
+      }
+    }
+    rmSync(folder, { recursive: true });
+    console.info(`${refused} refused; slowest ${Math.round(slowest.time)} ms: ${slowest.name}`);
+  }, 1_800_000);
 });

@@ -26,6 +26,10 @@ export interface BlockReading {
   block: Block;
   tokens: Tokens;
   words: number;
+  /**
+   * Sentences: of running text all, the last one ended by a mark or by its block; of headings, captions and table cells,
+   * which are labels, those of a text that ends as a sentence does (`.`, `!`, `?`).
+   */
   sentences: number;
   syllables: number;
   /** Running text: paragraphs, list items, quotes; not headings, captions, table cells. */
@@ -74,6 +78,9 @@ export interface ReadingTarget {
 export function topicStemsOf(study: StudyFacts | null): string[] {
   return [...new Set((study?.topics ?? []).flatMap(({ stems }) => stems.map(([stem]) => stem)))];
 }
+
+/** A text that ends as a sentence does, closing quotes and brackets apart. */
+const ENDED = /[.!?…。！？]["'”’»)\]」』）]{0,3}\s{0,9}$/;
 
 const NO_USES: BlockReading['termUses'] = [];
 const NO_STEMS: number[] = [];
@@ -170,7 +177,7 @@ export class BlockReader {
       topicStems: this.topicStemsIn(tokens),
       tokens,
       words: tokens.words,
-      sentences: tokens.sentenceCount,
+      sentences: prose || ENDED.test(block.text) ? tokens.sentenceCount : 0,
       loads: block.image !== undefined || (block.embeds?.length ?? 0) > 0,
       container: block.path.length ? `${block.path[0].type}${block.path[0].key}` : '',
       syllables,

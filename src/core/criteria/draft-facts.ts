@@ -1,4 +1,4 @@
-import type { Block, PostDocument, PostFields } from '../draft/index.ts';
+import { type Block, openingText, type PostDocument, type PostFields } from '../draft/index.ts';
 import {
   detectLanguage,
   isEnglish,
@@ -10,7 +10,7 @@ import {
   Vocabulary,
   WordBases,
 } from '../language/index.ts';
-import { comparablePath, effectiveMetaTitle, linkKind } from '../listing/index.ts';
+import { comparablePath, effectiveMetaTitle, linkKind, titleKey } from '../listing/index.ts';
 import { BlockReader, type BlockReading } from './block-reader.ts';
 import { type DraftTotals, draftTotals } from './draft-totals.ts';
 import type { Limits } from './limits.ts';
@@ -87,7 +87,7 @@ export interface DraftFacts {
   words: number;
   sentences: number;
   syllables: number;
-  /** Index of the h1 that is the title; -1 where the title stands outside the body. */
+  /** Index of the h1 that is the title, which is no part of the body; -1 where the title stands outside it. */
   titleBlock: number;
   metaTitle: string;
   totals: DraftTotals;
@@ -133,8 +133,12 @@ export class DraftReadings {
     const english = isEnglish(language);
     const reader = this.readerFor(english, fields, settings);
     const readings = this.readingsOf(draft.blocks, reader);
+    const title = titleKey(fields.title);
+    const firstH1 = readings.findIndex(({ level, heading }) => level === 1 && heading !== '');
+    const titleBlock = firstH1 >= 0 && titleKey(readings[firstH1].heading) === title ? firstH1 : -1;
     const totals = draftTotals(
       readings,
+      titleBlock,
       { supporting: fields.supporting.length, terms: settings.study?.terms.length ?? 0 },
       settings.limits,
     );
@@ -177,9 +181,6 @@ export class DraftReadings {
           ...this.linkTo(href, settings.host, base),
         });
     }
-    const firstH1 = headings.find((heading) => heading.level === 1 && heading.text !== '');
-    const title = fields.title.replace(/\s+/g, ' ').trim();
-    const titleBlock = firstH1 && firstH1.text === title ? firstH1.index : -1;
     return {
       fields,
       blocks: draft.blocks,
@@ -238,11 +239,7 @@ export class DraftReadings {
   }
 
   private languageOf(blocks: readonly Block[]): string {
-    let text = '';
-    for (const block of blocks) {
-      if (text.length > 4000) break;
-      text += `${block.text}\n`;
-    }
+    const text = openingText(blocks);
     if (this.detected?.text !== text) this.detected = { text, language: detectLanguage(text) };
     return this.detected.language;
   }

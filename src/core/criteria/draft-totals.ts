@@ -14,7 +14,9 @@ export interface DraftTotals {
   syllables: number;
   /** Weighted uses of the primary keyword. */
   useCount: number;
-  /** Counts over running text: headings, captions and table cells are no sentences to read. */
+  /** Counts over the blocks that hold sentences: running text, and labels that are sentences. Reading ease follows from them. */
+  read: { words: number; sentences: number; syllables: number };
+  /** Counts over running text: paragraphs, list items, quotes. */
   prose: { words: number; sentences: number; syllables: number };
   paragraphs: number;
   longParagraphs: Placed[];
@@ -37,18 +39,21 @@ export interface DraftTotals {
   loading: Placed[];
 }
 
-/** Adds the readings of a draft's blocks up. */
+/** Adds the readings of a draft's blocks up; the title's (-1: none) is left out, so that it counts alike wherever it stands. */
 export function draftTotals(
   readings: readonly BlockReading[],
+  titleBlock: number,
   phrases: { supporting: number; terms: number },
   { headingRunWords, paragraphWords }: Limits,
 ): DraftTotals {
   const prose = { words: 0, sentences: 0, syllables: 0 };
+  const read = { words: 0, sentences: 0, syllables: 0 };
   const totals: DraftTotals = {
     words: 0,
     sentences: 0,
     syllables: 0,
     useCount: 0,
+    read,
     prose,
     paragraphs: 0,
     longParagraphs: [],
@@ -68,6 +73,7 @@ export function draftTotals(
   let past: Placed | null = null;
   let container = '';
   for (let index = 0; index < readings.length; index++) {
+    if (index === titleBlock) continue;
     const reading = readings[index];
     const { words, sentences } = reading;
     if (reading.level > 0) {
@@ -90,6 +96,11 @@ export function draftTotals(
     totals.words += words;
     totals.sentences += sentences;
     totals.syllables += reading.syllables;
+    if (sentences > 0) {
+      read.words += words;
+      read.sentences += sentences;
+      read.syllables += reading.syllables;
+    }
     if (reading.prose) {
       prose.words += words;
       prose.sentences += sentences;

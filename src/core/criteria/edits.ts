@@ -10,7 +10,10 @@ export type DraftEdit =
   | { kind: 'split-block'; blockId: string; at: number; newId: string }
   | { kind: 'add-own-figure'; quote: string };
 
-/** Applies edits in order. An edit whose block or quote is no longer there is passed over: it came too late. */
+/**
+ * Applies edits in order. An edit whose block or quote is no longer there is passed over: it came too late. Block ids stay
+ * unique: a new one that is taken gets a number.
+ */
 export function applyEdits({ fields, draft }: PostDocument, edits: readonly DraftEdit[]): PostDocument {
   let nextFields = fields;
   let blocks = draft.blocks;
@@ -18,9 +21,20 @@ export function applyEdits({ fields, draft }: PostDocument, edits: readonly Draf
     if (edit.kind === 'set-field') nextFields = { ...nextFields, [edit.field]: edit.value };
     else if (edit.kind === 'add-own-figure')
       nextFields = { ...nextFields, ownFigures: [...nextFields.ownFigures, edit.quote] };
-    else blocks = blocks.flatMap((block) => (block.id === edit.blockId ? editBlock(block, edit) : [block]));
+    else {
+      const own = edit.kind === 'split-block' ? { ...edit, newId: freeId(edit.newId, blocks) } : edit;
+      blocks = blocks.flatMap((block) => (block.id === own.blockId ? editBlock(block, own) : [block]));
+    }
   }
   return { fields: nextFields, draft: blocks === draft.blocks ? draft : { ...draft, blocks } };
+}
+
+/** An id that no block has: the one wished, else with the next number. */
+function freeId(wished: string, blocks: readonly Block[]): string {
+  const taken = new Set(blocks.map(({ id }) => id));
+  let id = wished;
+  for (let next = 2; taken.has(id); next++) id = `${wished}-${next}`;
+  return id;
 }
 
 type BlockEdit = Exclude<DraftEdit, { kind: 'set-field' | 'add-own-figure' }>;

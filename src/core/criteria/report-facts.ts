@@ -42,10 +42,12 @@ const presence = (kind: MatchKind | null): Presence =>
 
 /** What a report states as facts, each countable by hand. */
 export function reportFacts(facts: DraftFacts): ReportFacts {
-  const { fields, words, sentences, syllables } = facts;
+  const { fields, sentences, titleBlock } = facts;
+  // What stands in the file is counted, a title in the body too.
+  const words = facts.words + (facts.readings[titleBlock]?.words ?? 0);
   const metaTitle = orNull(fields.metaTitle);
   const metaDescription = orNull(fields.metaDescription);
-  const counts = { words, sentences, syllables };
+  const counts = facts.totals.read;
   return {
     title: orNull(fields.title),
     metaTitle,
@@ -58,7 +60,7 @@ export function reportFacts(facts: DraftFacts): ReportFacts {
     headings: facts.headings.map(({ level, text }) => ({ level, text })),
     images: facts.images.map(({ src, alt }) => ({ src, alt })),
     links: facts.links.map(({ href, text, kind }) => ({ href, text, kind })),
-    keyword: facts.keyword === '' ? null : keywordFacts(facts),
+    keyword: facts.keyword === '' ? null : keywordFacts(facts, words),
     readability: {
       fleschReadingEase: facts.english ? fleschReadingEase(counts) : null,
       fleschKincaidGrade: facts.english ? fleschKincaidGrade(counts) : null,
@@ -70,7 +72,7 @@ export function reportFacts(facts: DraftFacts): ReportFacts {
   };
 }
 
-function keywordFacts(facts: DraftFacts): NonNullable<ReportFacts['keyword']> {
+function keywordFacts(facts: DraftFacts, words: number): NonNullable<ReportFacts['keyword']> {
   const uses = facts.readings.flatMap((reading) => reading.uses);
   const exact = uses.filter(({ match }) => match.kind === 'exact').length;
   const inSlug = (): Presence => {
@@ -83,7 +85,7 @@ function keywordFacts(facts: DraftFacts): NonNullable<ReportFacts['keyword']> {
     phrase: facts.keyword,
     exact,
     variant: uses.length - exact,
-    perHundredWords: facts.words === 0 ? 0 : (100 * uses.length) / facts.words,
+    perHundredWords: words === 0 ? 0 : (100 * uses.length) / words,
     inTitle: presence(facts.keywordIn(facts.fields.title).kind),
     inIntro: presence(introMatch(facts).kind),
     inHeadings: facts.headings.filter(({ level, reading }) => level > 1 && reading.keywordValue > 0).length,

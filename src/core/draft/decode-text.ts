@@ -92,10 +92,11 @@ const MOST_CONTROLS = 0.01;
 /**
  * Reads bytes as text. In this order decide: a byte order mark, UTF-16 by its zeros, what markup declares, UTF-8
  * where it is valid, else Windows-1252. Line ends come out as `\n`;
- * characters that no text holds (NUL) are dropped and named.
+ * characters that no text holds (NUL) are dropped and named. Of a text that is no markup (`isMarkup` false) a declaration
+ * is a quotation: what an article on HTML says about a charset is not said of the article.
  * Throws {@link UnreadableFile} where the file is no text or longer than `most` bytes.
  */
-export function decodeText(bytes: Uint8Array, most = MOST_TEXT_BYTES): DecodedText {
+export function decodeText(bytes: Uint8Array, most = MOST_TEXT_BYTES, isMarkup = true): DecodedText {
   if (bytes.length > most)
     throw new UnreadableFile(
       `cannot be read: it holds ${bytesInWords(bytes.length)} of text, and ${bytesInWords(most)} is the most that is read. Split it.`,
@@ -105,7 +106,7 @@ export function decodeText(bytes: Uint8Array, most = MOST_TEXT_BYTES): DecodedTe
       throw new UnreadableFile(`cannot be read as text: it is ${name}. Give it the ending of what it is.`);
   const notes: string[] = [];
   const marked = byteOrderMark(bytes) ?? bareUtf16(bytes);
-  let encoding = marked ?? declared(bytes);
+  let encoding = marked ?? (isMarkup ? declared(bytes) : null);
   if (encoding === null) {
     encoding = isUtf8(bytes) ? 'utf-8' : 'windows-1252';
     if (encoding !== 'utf-8')

@@ -159,10 +159,14 @@ describe('Markdown', () => {
 });
 
 describe('plain text', () => {
-  it('is paragraphs between blank lines', () =>
+  it('is paragraphs between blank lines, whose lines were only broken to fit', () =>
     expect(outline(readText('\uFEFFOne\r\ntwo\r\n\r\n  Three  \n').draft)).toEqual([
-      '|paragraph|One\ntwo',
+      '|paragraph|One two',
       '|paragraph|Three',
+    ]));
+  it('keeps the lines of a list', () =>
+    expect(outline(readText('Bring:\n- a tent\n  and pegs\n- 2 mugs\n1. first').draft)).toEqual([
+      '|paragraph|Bring:\n- a tent and pegs\n- 2 mugs\n1. first',
     ]));
   it('formats are told by the name', () =>
     expect(['a.HTML', 'b.md', 'c.txt', 'd.zip', 'e'].map(formatOfName)).toEqual([

@@ -17,11 +17,20 @@ export function lastSegment(address: string): string {
   }
 }
 
-/** A date as an RFC 3339 instant; empty where it is none. */
+/** A zone or an offset at the end of a date: "Z", "GMT", "EST", "+02:00". */
+const ZONED = /(?:\b(?:Z|UT|UTC|GMT|[ECMP][SD]T)|\dZ|:\d\d ?[+-]\d\d:?\d\d| [+-]\d{4})$/;
+const ISO_DAY = /^\d{4}-\d\d-\d\d$/;
+
+/**
+ * A date as an RFC 3339 instant; empty where it is none. One that names no zone ("May 1, 2024") is that day, and that
+ * time, in UTC, wherever it is read.
+ */
 export function instantOf(text: string): string {
   const trimmed = text.trim();
   if (!/\d{4}/.test(trimmed)) return '';
-  const time = Date.parse(trimmed);
+  const iso = /^\d{4}-\d\d-\d\dT/.test(trimmed);
+  const zoned = ZONED.test(trimmed) || ISO_DAY.test(trimmed);
+  const time = Date.parse(zoned ? trimmed : iso ? `${trimmed}Z` : `${trimmed} UTC`);
   return Number.isNaN(time) ? '' : new Date(time).toISOString().replace('.000Z', 'Z');
 }
 

@@ -26,6 +26,7 @@ export {
   type NextId,
   type Picture,
 } from './draft.ts';
+export { draftLanguage, openingText } from './draft-language.ts';
 export {
   blockOfLeaf,
   type EditorNode,

@@ -59,7 +59,11 @@ export async function readPostFile(
   const named = formatOfName(name);
   if (named === 'docx' || (named === null && isZip(bytes)))
     return { ...(await readDocx(bytes, nextId)), format: 'docx' };
-  const { text, notes } = decodeText(bytes, named === 'markdown' ? MOST_MARKDOWN : undefined);
+  const { text, notes } = decodeText(
+    bytes,
+    named === 'markdown' ? MOST_MARKDOWN : undefined,
+    named !== 'markdown' && named !== 'text',
+  );
   const format = named ?? sniff(text);
   const read = readDecoded(text, format, nextId);
   return { ...read, format, pictures: new Map(), notes: [...notes, ...read.notes] };

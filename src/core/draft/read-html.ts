@@ -56,8 +56,32 @@ export function documentFromTree(tree: Root, nextId: NextId): PostDocument {
   );
   // A page may set its title above the article.
   const outside = firstH1 ? null : findElement(tree, (el) => el.tagName === 'h1');
-  fields.title = collapse(firstH1?.text ?? (outside ? textOf(outside) : ''));
+  const heading = collapse(firstH1?.text ?? (outside ? textOf(outside).replace(/[¶#]\s*$/u, '') : ''));
+  fields.title = titleOf(heading, fields.metaTitle);
+  if (firstH1 && fields.title !== heading) {
+    firstH1.text = fields.title;
+    firstH1.marks = [];
+  }
   return { fields, draft };
+}
+
+/** A heading that only counts or names the kind of its page: "12.3", "Chapter 4", "NAME". */
+const NUMBER_ONLY =
+  /^(?:(?:chapter|part|section|appendix|step|lesson|unit)\s*)?(?:[\divxlc]+\s*[.:)]?\s*)*$/i;
+const MANUAL_PART = /^(?:name|synopsis|contents|table of contents|index|home)$/i;
+/** What stands between a page's title and the site's name. */
+const SITE_JOINT = /\s+[|–—·»:-]\s+/;
+
+/** The title of a page: its first heading; the `<title>` less the site's name where that heading is a number or a part of it. */
+function titleOf(heading: string, pageTitle: string): string {
+  if (pageTitle === '') return heading;
+  const own = pageTitle.split(SITE_JOINT)[0].trim();
+  if (NUMBER_ONLY.test(heading) || MANUAL_PART.test(heading)) return own || heading;
+  const isPart =
+    heading.length < own.length &&
+    !/\s/.test(heading) &&
+    own.toLowerCase().split(/\s+/).includes(heading.toLowerCase());
+  return isPart ? own : heading;
 }
 
 /** The element that holds the text. */
@@ -148,6 +172,7 @@ function element(el: Element, out: BlockCollector, drop: boolean): void {
   }
   if (tag === 'li') return out.container((key) => ({ type: 'item', key }), inner);
   if (tag === 'table') return table(el, out, drop);
+  if (tag === 'a' && isPermalink(el)) return;
   if (tag === 'a') return out.link(attribute(el, 'href'), attribute(el, 'title'), inner);
   const mark = INLINE_MARKS.get(tag);
   // Word processors wrap a whole paste in a bold element that is told not to be bold.
@@ -157,6 +182,12 @@ function element(el: Element, out: BlockCollector, drop: boolean): void {
   if (BLOCKS.has(tag)) return out.paragraph(inner);
   styled(el, out, inner);
 }
+
+/** Marks beside a heading that lead to itself ("¶", "#"), as documentation has them: no words of the text. */
+const isPermalink = (el: Element): boolean =>
+  /^[\s¶#§🔗\u{200b}]*$/u.test(textOf(el)) &&
+  (attribute(el, 'href') ?? '').startsWith('#') &&
+  findElement(el, (inner) => inner.tagName === 'img') === null;
 
 /** Spans that carry their format as a style (word processors write these). */
 function styled(el: Element, out: BlockCollector, inner: () => void): void {

@@ -1,7 +1,13 @@
 import { countingIds, type NextId } from './draft.ts';
 import { emptyFields, type PostDocument } from './post-fields.ts';
 
-/** Reads plain text: blocks of lines between blank lines are paragraphs, line ends inside them are kept. */
+/** Lines that begin something of their own: a point of a list, a line set in, a quoted line. */
+const OWN_LINE = /\n(?=[ \t]*(?:[-*+•·‣–>]|\d{1,3}[.)])[ \t])/;
+
+/**
+ * Reads plain text: what stands between blank lines is one paragraph. Lines were broken to fit a width, so a line end
+ * inside one is a space; only points of a list keep their lines.
+ */
 export function readText(text: string, nextId: NextId = countingIds()): PostDocument {
   const blocks = text
     .replace(/^\uFEFF/, '')
@@ -10,8 +16,9 @@ export function readText(text: string, nextId: NextId = countingIds()): PostDocu
     .map((part) =>
       part
         .replace(/^\s+|\s+$/g, '')
-        .replace(/[ \t]+/g, ' ')
-        .replace(/ ?\n ?/g, '\n'),
+        .split(OWN_LINE)
+        .map((line) => line.replace(/\s+/g, ' ').trim())
+        .join('\n'),
     )
     .filter((part) => part !== '')
     .map((part) => ({ id: nextId(), kind: 'paragraph' as const, path: [], text: part, marks: [] }));

@@ -38,7 +38,7 @@ export const keptSchema: Schema = {
 };
 
 /** Schemes of links that a draft may carry; anything else (scripts, data) is dropped at the door. */
-const LINK_SCHEMES = /^(?:https?|mailto|tel|sms):/i;
+const LINK_SCHEMES = /^(?:https?|mailto|tel|sms|ftps?|sftp|news|nntp|ircs?|xmpp|geo|magnet):/i;
 
 /** The address of a link as it may be kept, or null where it could run something. */
 export function safeHref(href: string): string | null {

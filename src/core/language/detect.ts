@@ -53,5 +53,5 @@ export function detectLanguage(text: string): string {
   return bestHits >= 3 && bestHits / words.length > 0.12 ? best : 'en';
 }
 
-/** True where the English lists and formulas hold: a tag such as `en` or `en-GB`. */
-export const isEnglish = (language: string): boolean => /^en(?:-|$)/i.test(language);
+/** True where the English lists and formulas hold: a tag such as `en`, `en-GB` or `en_US`. */
+export const isEnglish = (language: string): boolean => /^en(?:[-_]|$)/i.test(language.trim());

@@ -6,7 +6,7 @@
  * their variants; `readability` holds the reading formulas; `detectLanguage` guesses what a text is written in.
  */
 export { detectLanguage, isEnglish } from './detect.ts';
-export { areVariants, inflectionCandidates } from './inflections.ts';
+export { areVariants, baseForm, inflectionCandidates } from './inflections.ts';
 export { keywordKeys } from './keyword-keys.ts';
 export {
   MATCH_COUNTS,
@@ -18,6 +18,7 @@ export {
 } from './matcher.ts';
 export { fold, normalForm } from './normal.ts';
 export { fleschKincaidGrade, fleschReadingEase } from './readability.ts';
+export { asHeading } from './sentence-case.ts';
 export { spelledLike } from './spellings.ts';
 export { stem } from './stems.ts';
 export { isFunctionWord, isStopWord } from './stop-words.ts';

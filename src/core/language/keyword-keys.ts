@@ -1,4 +1,4 @@
-import { inflectionCandidates } from './inflections.ts';
+import { baseForm } from './inflections.ts';
 import { normalForm } from './normal.ts';
 import { directionOf } from './phrase.ts';
 import { isFunctionWord } from './stop-words.ts';
@@ -20,11 +20,10 @@ export function keywordKeys(phrase: string, english: boolean): KeywordKeys {
   const alike = (...keys: string[]): KeywordKeys => ({ filed: keys, asked: keys });
   if (words.length === 0) return alike();
   if (!english) return alike(words.join(''));
-  const shortest = (word: string) =>
-    inflectionCandidates(normalForm(word)).reduce((best, next) => (next.length < best.length ? next : best));
+  const base = (word: string) => baseForm(normalForm(word));
   const content = words.filter((word) => !isFunctionWord(word));
-  if (content.length < 2) return alike(words.map(shortest).join(''));
-  const bases = content.map(shortest);
+  if (content.length < 2) return alike(words.map(base).join(''));
+  const bases = content.map(base);
   const sorted = [...bases].sort().join(' ');
   const directional = words.some((word, at) => directionOf(word) !== 'none' && words[at - 1] !== 'how');
   if (!directional)
@@ -34,7 +33,7 @@ export function keywordKeys(phrase: string, english: boolean): KeywordKeys {
     };
   const pointing = words
     .filter((word) => !isFunctionWord(word) || directionOf(word) !== 'none')
-    .map((word) => (directionOf(word) === 'none' ? shortest(word) : directionOf(word)))
+    .map((word) => (directionOf(word) === 'none' ? base(word) : directionOf(word)))
     .join('');
   return { filed: [pointing, `pointing ${sorted}`], asked: [pointing, `plain ${sorted}`] };
 }

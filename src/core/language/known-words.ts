@@ -39,7 +39,7 @@ export function knownWords(): Known {
   const irregular = new Map<string, string>();
   for (const pair of irregularPairs.split(' ')) {
     const [form, base] = pair.split(':');
-    irregular.set(form, normalForm(base));
+    irregular.set(normalForm(form), normalForm(base));
   }
   known = { verbs, all, irregular, syllables };
   return known;

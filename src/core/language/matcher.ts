@@ -1,6 +1,9 @@
+import { hopBetween, type Occurrence, ownWords, type Sentence, WIDEST_GAP } from './between.ts';
 import { areVariants } from './inflections.ts';
 import { compilePhrase, directionOf, isJoint, type Phrase } from './phrase.ts';
-import { Gap, type Tokens } from './tokens.ts';
+import { oneSpelling } from './spellings.ts';
+import type { Tokens } from './tokens.ts';
+import { turnedRound } from './turned.ts';
 import type { Vocabulary } from './vocabulary.ts';
 
 /** The kinds of a match, best first. */
@@ -47,15 +50,6 @@ interface Role {
   tail: string | null;
 }
 
-interface Occurrence {
-  first: number;
-  last: number;
-  from: number;
-  to: number;
-  quality: number;
-}
-
-const WIDEST_GAP = 2;
 /** Letters of a word that may be looked for in two parts. */
 const LONGEST_OPENED = 40;
 
@@ -117,6 +111,7 @@ export class PhraseMatcher {
     const form = this.vocabulary.form(id);
     const normal = this.english ? this.vocabulary.normal(id) : form;
     const candidates = this.english ? this.vocabulary.candidates(id) : [normal];
+    const spelled = this.english ? oneSpelling(form) : form;
     const roles: Role[] = [];
     for (const candidate of candidates) {
       for (const { phrase, slot: at } of this.bySlot.get(candidate) ?? []) {
@@ -126,7 +121,13 @@ export class PhraseMatcher {
           slot.literal ? slot.form !== form : !areVariants(normal, candidates, slot.normal, slot.candidates)
         )
           continue;
-        roles.push({ phrase, from: at, to: at, quality: slot.form === form ? 0 : 2, tail: null });
+        roles.push({
+          phrase,
+          from: at,
+          to: at,
+          quality: oneSpelling(slot.form) === spelled ? 0 : 2,
+          tail: null,
+        });
       }
       for (const { phrase, from, to } of this.byClosed.get(candidate) ?? []) {
         roles.push({ phrase, from, to, quality: candidate === normal ? 1 : 2, tail: null });
@@ -150,7 +151,8 @@ export class PhraseMatcher {
       if (at === tokens.length || tokens.sentences[at] !== tokens.sentences[sentenceStart]) {
         for (const phrase of touched) {
           const full = 2 ** this.phrases[phrase]!.slots.length - 1;
-          if (this.masks[phrase] === full) this.matchSentence(phrase, tokens, sentenceStart, at, out);
+          if (this.masks[phrase] === full)
+            this.matchSentence(phrase, { text, tokens, vocabulary: this.vocabulary }, sentenceStart, at, out);
           this.masks[phrase] = 0;
           this.found[phrase].length = 0;
         }
@@ -205,7 +207,8 @@ export class PhraseMatcher {
     }
   }
 
-  private matchSentence(index: number, tokens: Tokens, from: number, to: number, out: Match[]): void {
+  private matchSentence(index: number, sentence: Sentence, from: number, to: number, out: Match[]): void {
+    const { tokens } = sentence;
     const phrase = this.phrases[index]!;
     const occurrences = this.found[index];
     const hits: Match[] = [];
@@ -213,19 +216,19 @@ export class PhraseMatcher {
     const dead = new Set<number>();
     for (const [place, start] of occurrences.entries()) {
       if (start.from === 0) {
-        const chain = this.ordered(phrase, tokens, occurrences, place, dead);
+        const chain = this.ordered(phrase, sentence, occurrences, place, dead);
         if (chain) {
           const exact = this.wholePhrase(phrase, tokens, chain, from, to);
           if (exact) hits.push(hitOf(index, tokens, exact.first, exact.last, exact.kind));
           else if (!phrase.strict || chain.every((part) => part.quality < 2) || this.english) {
-            const kind = this.kindOf(tokens, chain);
-            if (kind !== null && !(phrase.strict && kind === 'split'))
+            const kind = this.kindOf(phrase, sentence, chain);
+            if (!(phrase.strict && kind === 'split'))
               hits.push(hitOf(index, tokens, chain[0].first, chain.at(-1)!.last, kind));
           }
         }
       }
       if (phrase.reorderable) {
-        const loose = this.reordered(phrase, tokens, occurrences, place);
+        const loose = turnedRound(phrase, sentence, occurrences, place);
         if (loose) hits.push(hitOf(index, tokens, loose.first, loose.last, 'reordered'));
       }
     }
@@ -253,7 +256,7 @@ export class PhraseMatcher {
    */
   private ordered(
     phrase: Phrase,
-    tokens: Tokens,
+    sentence: Sentence,
     all: readonly Occurrence[],
     place: number,
     dead: Set<number>,
@@ -261,12 +264,13 @@ export class PhraseMatcher {
     const last = all[place];
     if (last.to === phrase.slots.length - 1) return [last];
     if (dead.has(place)) return null;
-    const limit = last.last + 1 + (phrase.strict ? 0 : WIDEST_GAP);
+    const limit = last.last + 1 + (phrase.strict ? 0 : WIDEST_GAP + ownWords(phrase, last.to).length);
     for (let at = place + 1; at < all.length && all[at].first <= limit; at++) {
       const next = all[at];
       if (next.from !== last.to + 1 || next.first <= last.last) continue;
-      if (!this.directionHolds(phrase, tokens, last, next)) continue;
-      const rest = this.ordered(phrase, tokens, all, at, dead);
+      if (!this.directionHolds(phrase, sentence.tokens, last, next)) continue;
+      if (!phrase.strict && hopBetween(phrase, sentence, last, next) === null) continue;
+      const rest = this.ordered(phrase, sentence, all, at, dead);
       if (rest) return [last, ...rest];
     }
     dead.add(place);
@@ -316,51 +320,10 @@ export class PhraseMatcher {
     return text === last + 1 ? { first, last, kind } : null;
   }
 
-  private kindOf(tokens: Tokens, chain: Occurrence[]): MatchKind | null {
-    let kind: MatchKind = 'inflected';
-    for (let at = 1; at < chain.length; at++) {
-      for (let token = chain[at - 1].last + 1; token <= chain[at].first; token++) {
-        if (tokens.gaps[token] === Gap.Clause) kind = 'split';
-        if (token < chain[at].first && !this.vocabulary.isFunction(tokens.ids[token])) kind = 'split';
-      }
-    }
-    return kind;
-  }
-
-  /** All slots in any order, at most one other word between neighbours, no clause break. */
-  private reordered(
-    phrase: Phrase,
-    tokens: Tokens,
-    all: readonly Occurrence[],
-    place: number,
-  ): { first: number; last: number } | null {
-    let mask = 0;
-    const full = 2 ** phrase.slots.length - 1;
-    const take = (part: Occurrence) => {
-      for (let slot = part.from; slot <= part.to; slot++) mask |= 2 ** slot;
-    };
-    const start = all[place];
-    take(start);
-    let last = start;
-    for (let at = place + 1; mask !== full; at++) {
-      const next = all[at];
-      // They stand in the order of the text: none that comes later is near again.
-      if (!next || next.first - last.last - 1 > WIDEST_GAP) return null;
-      if (next.first <= last.last || mask & (2 ** next.from) || !this.near(tokens, last, next)) continue;
-      take(next);
-      last = next;
-    }
-    return { first: start.first, last: last.last };
-  }
-
-  private near(tokens: Tokens, left: Occurrence, right: Occurrence): boolean {
-    if (right.first - left.last - 1 > WIDEST_GAP) return false;
-    let others = 0;
-    for (let token = left.last + 1; token <= right.first; token++) {
-      if (tokens.gaps[token] === Gap.Clause) return false;
-      if (token < right.first && !this.vocabulary.isFunction(tokens.ids[token])) others += 1;
-    }
-    return others <= 1;
+  private kindOf(phrase: Phrase, sentence: Sentence, chain: Occurrence[]): MatchKind {
+    for (let at = 1; at < chain.length; at++)
+      if (hopBetween(phrase, sentence, chain[at - 1], chain[at]) !== 'near') return 'split';
+    return 'inflected';
   }
 }
 

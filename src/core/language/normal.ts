@@ -1,3 +1,5 @@
+import { oneSpelling } from './spellings.ts';
+
 /** Lower case, straight apostrophes, one form for composed and decomposed letters. */
 export function fold(word: string): string {
   const low = word.toLowerCase();
@@ -9,8 +11,8 @@ export function fold(word: string): string {
 }
 
 /**
- * The form by which words are compared: folded, without diacritics, apostrophes and possessive endings, and
- * with British -ise spellings brought to -ize.
+ * The form by which words are compared: folded, without diacritics, apostrophes and possessive endings, in one spelling
+ * of those that are spelled in two ways ("colour", "organize").
  */
 export function normalForm(word: string): string {
   let form = fold(word);
@@ -23,7 +25,5 @@ export function normalForm(word: string): string {
       .replaceAll('œ', 'oe')
       .replaceAll('ø', 'o');
   }
-  if (form.length > 5)
-    form = form.replace(/is(e|ed|es|ing|er|ers|ation|ations)$/, 'iz$1').replace(/ys(e|ed|es|ing)$/, 'yz$1');
-  return form;
+  return oneSpelling(form);
 }

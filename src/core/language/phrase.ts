@@ -14,6 +14,9 @@ const DIRECTIONS: ReadonlyMap<string, Direction> = new Map<string, Direction>(
   }),
 );
 
+/** Words that say from where or to where, and never stand for another: "word to pdf" is not "word about pdf". */
+export const isWay = (form: string): boolean => form === 'to' || form === 'into' || form === 'from';
+
 /** One word of a phrase that a text must hold. */
 export interface Slot {
   form: string;
@@ -89,9 +92,6 @@ export function compilePhrase(text: string, vocabulary: Vocabulary, english: boo
     }
     return 'none';
   });
-  const directional = forms.some(
-    (form, at) => directionOf(form) !== 'none' && !(form === 'to' && forms[at - 1] === 'how'),
-  );
   return {
     text: trimmed,
     slots,
@@ -99,7 +99,7 @@ export function compilePhrase(text: string, vocabulary: Vocabulary, english: boo
     gaps: tokens.gaps,
     strict,
     directions,
-    reorderable: !strict && !directional && isTurnable(slots),
+    reorderable: !strict && isTurnable(slots),
     literalText: isLong || UNSPACED.test(trimmed) ? trimmed.toLowerCase() : null,
   };
 }

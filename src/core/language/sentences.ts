@@ -5,6 +5,8 @@ const ABBREVIATIONS = new Set(
   ).split(' '),
 );
 
+const LONGEST_ABBREVIATION = 8;
+
 const CLOSERS = /["'”’»)\]]/;
 const END_MARKS = /[.!?…。！？؟۔।]/g;
 
@@ -38,25 +40,38 @@ export function sentenceBreaks(text: string): number[] {
     while (lead < text.length && /["'“‘«(¿¡[]/.test(text[lead])) lead += 1;
     const first = text[lead] ?? '';
     if (first !== first.toUpperCase() && first === first.toLowerCase()) continue;
-    if (mark === '.' && run === 1 && isAbbreviation(text, hit.index, first)) continue;
+    if (mark === '.' && run === 1 && isAbbreviation(text, hit.index, lead)) continue;
     breaks.push(next);
   }
   return breaks.sort((a, b) => a - b);
 }
 
-function isAbbreviation(text: string, mark: number, next: string): boolean {
+/** Words that open a sentence and are no names: after "Plan B." and "on Sat." they begin a new one. */
+const OPENING =
+  /^(?:The|An?|This|That|These|Those|There|Here|It|We|You|I|He|She|They|If|When|Then|So|But|And|Or|For|In|On|At|By|From|With|After|Before|As|My|Our|Your|His|Her|Their|Its|Now|No|Not|What|How|Why|Who|Which|Where|Is|Are|Was|Do|Does|Did|Can|Will|Would|Should|Use|Let|To|Of|Most|Some|All|Each|Both|Many|One|Two|Take|Make|Do)\b/;
+
+/** What stands from the sentence's next word on, as far as it is looked at. */
+const WORD_AHEAD = 12;
+
+function isAbbreviation(text: string, mark: number, lead: number): boolean {
+  const next = text[lead] ?? '';
   let from = mark;
-  while (from > 0 && /[\p{L}.]/u.test(text[from - 1])) from -= 1;
+  while (from > 0 && mark - from <= LONGEST_ABBREVIATION && /[\p{L}.]/u.test(text[from - 1])) from -= 1;
   const word = text.slice(from, mark);
-  if (word === '') return false;
+  if (word === '' || word.length > LONGEST_ABBREVIATION) return false;
   const low = word.toLowerCase();
-  // An initial ("J. Marsh"), but not the pronoun that closes a sentence.
-  if (word.length === 1 && word === word.toUpperCase() && word !== low && word !== 'I') return true;
+  // An initial ("J. Marsh"), but neither the pronoun nor the letter that closes a sentence ("Plan B. We").
+  if (word.length === 1 && word === word.toUpperCase() && word !== low && word !== 'I')
+    return !OPENING.test(text.slice(lead, lead + WORD_AHEAD));
   if (!ABBREVIATIONS.has(low)) return false;
+  // A figure's or a volume's number follows; "a ripe fig. The" ends.
+  if (/^(?:figs?|vols?|ch|pp|ca|approx|est)$/.test(low)) return /\d/.test(next);
+  // Titles and streets have their capital.
+  if (/^(?:mr|mrs|ms|dr|prof|st|sr|jr|dept)$/.test(low) && word === low) return false;
   // "no. 4" is a number; "No. Then" is an answer. Times of day and "etc." may close a sentence.
   if (low === 'no' || low === 'nos') return /\d/.test(next);
   if (/^(etc|a\.m|p\.m|am|pm|inc|ltd|co|corp|al)$/.test(low)) return !/\p{Lu}/u.test(next);
   if (/^(jan|feb|mar|apr|jun|jul|aug|sep|sept|oct|nov|dec|mon|tue|wed|thu|fri|sat|sun)$/.test(low))
-    return /\d/.test(next) || low !== 'sun';
+    return /\d/.test(next);
   return true;
 }

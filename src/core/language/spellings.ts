@@ -1,30 +1,112 @@
-/** Everyday words that are written in two ways on two sides of an ocean; they count as one word. */
-export const SPELLINGS: ReadonlyMap<string, string> = new Map(
-  (
-    'tire:tyre liter:litre milliliter:millilitre meter:metre kilometer:kilometre centimeter:centimetre millimeter:millimetre ' +
-    'center:centre color:colour gray:grey aluminum:aluminium favorite:favourite neighbor:neighbour harbor:harbour ' +
-    'flavor:flavour odor:odour fiber:fibre theater:theatre traveler:traveller jewelry:jewellery mold:mould plow:plough ' +
-    'pajama:pyjama catalog:catalogue license:licence defense:defence'
-  )
-    .split(' ')
-    .map((pair) => pair.split(':') as [string, string]),
-);
+import { izeStems } from './generated/ize-verbs.ts';
 
-const BRITISH = new Set(SPELLINGS.values());
+/** Spellings of one word on two sides of an ocean, `American:British`, beside those that follow a rule. */
+const PAIRS =
+  'tire:tyre gray:grey aluminum:aluminium jewelry:jewellery mold:mould molt:moult plow:plough smolder:smoulder ' +
+  'pajama:pyjama catalog:catalogue dialog:dialogue analog:analogue monolog:monologue epilog:epilogue license:licence ' +
+  'defense:defence offense:offence pretense:pretence practise:practice program:programme sulfur:sulphur ' +
+  'skeptic:sceptic cozy:cosy donut:doughnut yogurt:yoghurt mustache:moustache ax:axe aging:ageing judgment:judgement ' +
+  'acknowledgment:acknowledgement likable:likeable sizable:sizeable woolen:woollen marvelous:marvellous ' +
+  'artifact:artefact chili:chilli gram:gramme kilogram:kilogramme traveler:traveller counselor:counsellor ' +
+  'modeler:modeller jeweler:jeweller enroll:enrol enrollment:enrolment fulfill:fulfil fulfillment:fulfilment ' +
+  'skillful:skilful willful:wilful installment:instalment anemia:anaemia anemic:anaemic pediatric:paediatric ' +
+  'pediatrician:paediatrician orthopedic:orthopaedic hemorrhage:haemorrhage hemoglobin:haemoglobin ' +
+  'leukemia:leukaemia estrogen:oestrogen diarrhea:diarrhoea fetus:foetus fetal:foetal maneuver:manoeuvre ' +
+  'encyclopedia:encyclopaedia medieval:mediaeval archeology:archaeology archeologist:archaeologist ' +
+  'gynecology:gynaecology gynecologist:gynaecologist cesarean:caesarean anesthetic:anaesthetic ' +
+  'anesthesia:anaesthesia esthetic:aesthetic esophagus:oesophagus celiac:coeliac feces:faeces ' +
+  'hemophilia:haemophilia hypoglycemia:hypoglycaemia toxemia:toxaemia';
+
+/** Words in -or that Britain writes in -our. */
+const OUR =
+  'arb ard arm behavi cand clam col demean discol dishon disfav endeav enam fav ferv flav glam harb hon hum lab misdemean ' +
+  'neighb od parl ranc rig rum savi sav splend tum val vap vig succ tricol watercol';
+const AFTER_OUR =
+  's|ed|ing|er|ers|ful|less|able|ably|ist|ists|hood|hoods|y|ly|al|ally|ism|ite|ites|ings|edly|fully';
+
+/** Words in -er that Britain writes in -re. */
+const RE =
+  'cent epicent fib microfib lit millilit centilit decilit met kilomet centimet millimet micromet nanomet theat amphitheat sab calib somb spect ' +
+  'lust meag och sepulch mit accout louv';
+
+/** Verbs in -yze that Britain writes in -yse. */
+const YSE = 'anal cryptanal psychoanal paral catal electrol hydrol dial breathal';
+
+const lookUp = (am: string, br: string, endings: readonly string[]): [string, string][] =>
+  endings.map((ending) => [am + ending, br + ending]);
+
+let table: Map<string, string> | null = null;
+let izeable: Set<string> | null = null;
+let yseable: Set<string> | null = null;
+
+function spellings(): Map<string, string> {
+  if (table) return table;
+  table = new Map();
+  const add = (rows: [string, string][]) => {
+    for (const [am, br] of rows) table!.set(am, br);
+  };
+  for (const pair of PAIRS.split(' ')) {
+    const [am, br] = pair.split(':');
+    add(lookUp(am, br, ['', 's']));
+    if (am.endsWith('y')) add(lookUp(am.slice(0, -1), br.slice(0, -1), ['ies', 'ier', 'iest']));
+    else if (!am.endsWith('e')) add(lookUp(am, br, ['ed', 'ing', 'y']));
+  }
+  add(lookUp('gray', 'grey', ['er', 'est', 'ish']));
+  add(lookUp('skeptic', 'sceptic', ['al', 'ally', 'ism']));
+  add([
+    ['licensed', 'licenced'],
+    ['licensing', 'licencing'],
+    ['practised', 'practiced'],
+    ['practising', 'practicing'],
+  ]);
+  for (const word of OUR.split(' ')) add(lookUp(`${word}or`, `${word}our`, ['', ...AFTER_OUR.split('|')]));
+  for (const word of RE.split(' ')) {
+    add(lookUp(`${word}er`, `${word}re`, ['', 's']));
+    add([
+      [`${word}ered`, `${word}red`],
+      [`${word}ering`, `${word}ring`],
+    ]);
+  }
+  return table;
+}
+
+/**
+ * A word (folded, without marks) in the one spelling by which it is compared: -our, -re, -ogue and the like as in
+ * Britain, -ize and -yze as in America, for the words that take them; "promise" and "rise" stay.
+ */
+export function oneSpelling(form: string): string {
+  const known = spellings().get(form);
+  if (known !== undefined) return known;
+  const ise = /^(.+)is(e|ed|es|ing|er|ers|ation|ations|able|ational)$/.exec(form);
+  if (ise) {
+    izeable ??= new Set(izeStems.split(' '));
+    return izeable.has(ise[1]) ? `${ise[1]}iz${ise[2]}` : form;
+  }
+  // "analyses" is also the plural of a noun: left as it is.
+  const yse = /^(.+)ys(e|ed|ing|er|ers)$/.exec(form);
+  if (!yse) return form;
+  yseable ??= new Set(YSE.split(' '));
+  return yseable.has(yse[1]) ? `${yse[1]}yz${yse[2]}` : form;
+}
+
+let british: Map<string, string> | null = null;
 
 /** A form with those words spelled as a model spells them that can be spelled in two ways: "flat tire" after "tyre" is "flat tyre". */
 export function spelledLike(form: string, model: string): string {
+  if (!british) {
+    british = new Map();
+    for (const [, br] of spellings()) british.set(br, br);
+  }
   const wanted = new Set(
     model
       .toLowerCase()
       .split(/[^a-z]+/)
-      .map((word) => word.replace(/s$/, ''))
-      .filter((word) => BRITISH.has(word)),
+      .filter((word) => british!.has(word))
+      .map((word) => word.replace(/s$/, '')),
   );
   if (wanted.size === 0) return form;
   return form.replace(/[a-z]+/gi, (word) => {
-    const plural = /s$/i.test(word) ? word.slice(-1) : '';
-    const other = SPELLINGS.get(word.slice(0, word.length - plural.length));
-    return other !== undefined && wanted.has(other) ? other + plural : word;
+    const other = spellings().get(word);
+    return other !== undefined && wanted.has(other.replace(/s$/, '')) ? other : word;
   });
 }

@@ -1,9 +1,13 @@
-import { inflectionCandidates } from './inflections.ts';
-import { SPELLINGS } from './spellings.ts';
+import { baseForm } from './inflections.ts';
+import { normalForm } from './normal.ts';
 import { stem } from './stems.ts';
 import { isStopWord } from './stop-words.ts';
 import { tokenize } from './tokens.ts';
 import type { Vocabulary } from './vocabulary.ts';
+
+/** Whether a term may begin or end with a word: read off the word alone, so that nothing read earlier changes it. */
+const isEdgeText = (text: string): boolean =>
+  !isStopWord(text) && !isStopWord(normalForm(text)) && /\p{L}{2}/u.test(text);
 
 /**
  * Base forms by which uses of words are counted, and stems by which texts are grouped, each as a number that is the same
@@ -21,13 +25,13 @@ export class WordBases {
   constructor(readonly vocabulary: Vocabulary) {}
 
   /** The number of a base form by its text. */
-  numberOf(text: string, edge = true): number {
+  numberOf(text: string): number {
     let number = this.numbers.get(text);
     if (number === undefined) {
       number = this.texts.length;
       this.numbers.set(text, number);
       this.texts.push(text);
-      this.edges.push(edge);
+      this.edges.push(isEdgeText(text));
     }
     return number;
   }
@@ -37,17 +41,12 @@ export class WordBases {
     const known = this.byId[id];
     if (known !== undefined) return known;
     const form = this.vocabulary.form(id);
-    const normal = this.vocabulary.normal(id);
-    const edge = !isStopWord(form) && !isStopWord(normal) && /\p{L}{2}/u.test(form);
     let text = form;
-    if (edge) {
-      text = inflectionCandidates(normal).reduce(
-        (best, next) => (next.length < best.length && next.length > 2 && !isStopWord(next) ? next : best),
-        normal,
-      );
-      text = SPELLINGS.get(text) ?? text;
+    if (isEdgeText(form)) {
+      const base = baseForm(this.vocabulary.normal(id));
+      text = isEdgeText(base) ? base : this.vocabulary.normal(id);
     }
-    const number = this.numberOf(text, edge);
+    const number = this.numberOf(text);
     this.byId[id] = number;
     return number;
   }

@@ -7,7 +7,7 @@
  */
 export { comparablePath, DEFAULT_ADDRESS_PATTERN, linkKind, postPath } from './addresses.ts';
 export { type CutLine, cutToWidth } from './cut.ts';
-export { DEFAULT_TITLE_PATTERN, effectiveMetaTitle } from './meta-title.ts';
+export { DEFAULT_TITLE_PATTERN, effectiveMetaTitle, titleKey } from './meta-title.ts';
 export { openingSentences, openingWords } from './opening.ts';
 export { slugOf } from './slugs.ts';
 export { typedAddress } from './typed-address.ts';

@@ -1,5 +1,5 @@
 import { isFaqHeading, type NextId } from '../draft/index.ts';
-import type { WordBases } from '../language/index.ts';
+import { asHeading, type WordBases } from '../language/index.ts';
 import { branchLength, type Outline, type OutlineItem } from './outline.ts';
 import type { Gap } from './outline-coverage.ts';
 import { stemsOfText } from './outline-words.ts';
@@ -105,5 +105,5 @@ export function addFaq(
 /** A question as a heading: with a capital and a question mark. */
 export function asQuestion(text: string): string {
   const bare = text.trim().replace(/[?.!]+$/, '');
-  return `${bare.charAt(0).toUpperCase()}${bare.slice(1)}?`.replace(/\bi\b/g, 'I');
+  return `${asHeading(bare)}?`.replace(/\bi\b/g, 'I');
 }

@@ -1,4 +1,4 @@
-import { isMostlyVerb, type WordBases } from '../language/index.ts';
+import { asHeading, isMostlyVerb, type WordBases } from '../language/index.ts';
 import type { StudyQuestion, Topic, Unsaid } from '../study/index.ts';
 import { asQuestion, sameHeading } from './merge.ts';
 import { stemsOfText } from './outline-words.ts';
@@ -72,8 +72,6 @@ export function fittingShapes(query: string, intent: string): Shape[] {
   return ['questions', 'steps', 'list', 'problem', 'comparison'];
 }
 
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
-
 /** A section before it takes a shape. */
 interface Section {
   label: string;
@@ -95,7 +93,7 @@ const bareLabel = (text: string): string => {
     .trim()
     .replace(/[?:.]+$/, '')
     .replace(/^how (?:to|do (?:i|you|we)|can (?:i|you|we))\s+/i, '');
-  return bare.charAt(0).toUpperCase() + bare.slice(1);
+  return asHeading(bare);
 };
 
 const OPENS_QUESTION = /^(?:how|what|which|who|why|when|where|can|do|does|is|are|should)\b/i;
@@ -107,7 +105,7 @@ function asked(label: string): string {
   if (/\?$/.test(label)) return label;
   if (OPENS_QUESTION.test(label)) return `${label}?`;
   const bare = bareLabel(label);
-  const low = bare.charAt(0).toLowerCase() + bare.slice(1);
+  const low = /^[A-Z]{2}/.test(bare) ? bare : bare.charAt(0).toLowerCase() + bare.slice(1);
   return isMostlyVerb(low.split(' ')[0]) ? `How do you ${low}?` : `What about ${low}?`;
 }
 
@@ -133,7 +131,7 @@ function sectionsOf(input: ProposalInput, variant: number, bases: WordBases): Se
     else sections.push(section);
   };
   const fromTopic = (topic: Topic): Section => ({
-    label: capital(sentenceCase(topic.name)),
+    label: asHeading(sentenceCase(topic.name)),
     grounds: [topicGround(topic)],
     position: topic.position,
     below: [],

@@ -1,3 +1,4 @@
+import { asHeading } from '../language/index.ts';
 import type { Cluster } from './clusters.ts';
 import { isQuestion, phraseStems, researchStem } from './phrase-stems.ts';
 
@@ -34,7 +35,6 @@ export interface KnownPost {
   headings: readonly { text: string; words: number }[];
 }
 
-const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 const many = (count: number, one: string, more: string) =>
   `${count.toLocaleString('en')} ${count === 1 ? one : more}`;
 
@@ -60,7 +60,7 @@ function coverOf(posts: readonly KnownPost[]): { covers: (phrase: string) => Kno
 /** A working title: the question most asked, else the head phrase with what its neighbours add to it. */
 export function workingTitle(head: string, others: readonly string[]): string {
   const question = [head, ...others].find((phrase) => isQuestion(phrase));
-  if (question) return `${sentence(question).replace(/\?*$/, '')}${/^how to\b/i.test(question) ? '' : '?'}`;
+  if (question) return `${asHeading(question).replace(/\?*$/, '')}${/^how to\b/i.test(question) ? '' : '?'}`;
   const own = new Set(phraseStems(head));
   const seen = new Set<string>();
   const facets: string[] = [];
@@ -75,8 +75,8 @@ export function workingTitle(head: string, others: readonly string[]): string {
     if (facets.length === 3) break;
   }
   return facets.length < 2
-    ? sentence(head)
-    : `${sentence(head)}: ${facets.slice(0, -1).join(', ')} and ${facets.at(-1)}`;
+    ? asHeading(head)
+    : `${asHeading(head)}: ${facets.slice(0, -1).join(', ')} and ${facets.at(-1)}`;
 }
 
 const bestOf = (members: readonly RatedPhrase[]) =>
@@ -221,7 +221,7 @@ export function ideasFromHeadings(
       .sort((a, b) => (b.volume ?? 0) - (a.volume ?? 0));
     return {
       origin: 'heading' as const,
-      title: sentence(text.replace(/^\d+[.)]\s*/, '')),
+      title: asHeading(text.replace(/^\d+[.)]\s*/, '')),
       line: `A section of ${many(words, 'word', 'words')} in "${post.title}"${about.length ? `; ${about.length === 1 ? 'a phrase asks' : `${about.length} phrases ask`} for it` : ''}.`,
       keyword: about[0]?.phrase ?? '',
       phrases: about.slice(0, 12).map(({ phrase }) => phrase),

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { type FigureSource, INTENTS, type Intent, type Keyword, phraseKey } from './keyword.ts';
-import { readFigure } from './read-figure.ts';
+import { readFigure, readSmallFigure } from './read-figure.ts';
 import { MONTH_NAMES } from './season.ts';
 
 /** What a column of a table of keywords can hold. */
@@ -156,7 +156,7 @@ export class KeywordRows {
       this.bad.push({ line, reason: `"${short(row[volumeAt!])}" is no volume` });
       return;
     }
-    const difficulty = difficultyAt === undefined ? null : readFigure(row[difficultyAt] ?? '');
+    const difficulty = difficultyAt === undefined ? null : readSmallFigure(row[difficultyAt] ?? '');
     if (difficulty !== null && !(difficulty >= 0 && difficulty <= 100)) {
       this.bad.push({ line, reason: `"${short(row[difficultyAt!])}" is no difficulty from 0 to 100` });
       return;

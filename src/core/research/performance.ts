@@ -1,6 +1,6 @@
 import type { BadRow, ColumnMapping, TablePreview } from './keyword-csv.ts';
 import { previewTable, tableBatches } from './keyword-csv.ts';
-import { readFigure } from './read-figure.ts';
+import { readFigure, readSmallFigure } from './read-figure.ts';
 
 /** How a page of the site did for a query over the time of an export. */
 export interface PerformanceRow {
@@ -72,9 +72,10 @@ export class PerformanceRows {
       this.bad.push({ line, reason: 'no query stands in it' });
       return;
     }
-    const [clicks, impressions, position] = (['clicks', 'impressions', 'position'] as const).map((column) =>
+    const [clicks, impressions] = (['clicks', 'impressions'] as const).map((column) =>
       readFigure(cell(column)),
     );
+    const position = readSmallFigure(cell('position'));
     if (impressions === null || Number.isNaN(impressions) || impressions < 0) {
       this.bad.push({ line, reason: `"${cell('impressions')}" is no number of impressions` });
       return;

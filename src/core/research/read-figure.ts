@@ -4,6 +4,15 @@ const MAX_FIGURE = 1e15;
 const MAX_CELL = 60;
 
 /**
+ * A figure that is never in the thousands (a position, a difficulty), so that its only point or comma is a decimal one:
+ * `4.125` is four and an eighth. Else as {@link readFigure}.
+ */
+export const readSmallFigure = (cell: string): number | null =>
+  /^\s*\d{1,3}[.,]\d{1,12}\s*%?\s*$/.test(cell)
+    ? Number(cell.replace(',', '.').replace('%', ''))
+    : readFigure(cell);
+
+/**
  * A figure as tables write it: `1,200`, `1.200`, `1 200`, `1.2K`, `3,4 mio`, `<10`, `10-100` (its middle), `45 %`.
  * Null for an empty cell or a dash; NaN for what is no figure.
  */

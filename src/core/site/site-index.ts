@@ -1,6 +1,6 @@
 import type { PostRef, SiteFacts } from '../criteria/index.ts';
 import { isEnglish, keywordKeys } from '../language/index.ts';
-import { comparablePath, effectiveMetaTitle, postPath } from '../listing/index.ts';
+import { comparablePath, effectiveMetaTitle, postPath, titleKey } from '../listing/index.ts';
 import type { IndexedPost } from './indexed-post.ts';
 import type { SiteSettings } from './site-settings.ts';
 
@@ -32,12 +32,9 @@ export class SiteIndex {
     const posted = new Set<string>();
     for (const post of posts) {
       const ref = { id: post.id, title: post.title || post.slug || 'Untitled' };
-      const metaTitle = effectiveMetaTitle(
-        post.metaTitle,
-        post.title,
-        site.titlePattern,
-        site.name,
-      ).toLowerCase();
+      const metaTitle = titleKey(
+        effectiveMetaTitle(post.metaTitle, post.title, site.titlePattern, site.name),
+      );
       if (metaTitle) push(this.metaTitles, metaTitle, ref);
       for (const key of new Set(
         keywordKeys(post.keyword, isEnglish(post.language || site.language || 'en')).filed,
@@ -58,7 +55,7 @@ export class SiteIndex {
     for (const { address, title } of site.pages ?? []) {
       const path = comparablePath(address);
       if (title && path && !posted.has(path))
-        push(this.metaTitles, title.toLowerCase(), { id: `page ${path}`, title, path });
+        push(this.metaTitles, titleKey(title), { id: `page ${path}`, title, path });
     }
   }
 

@@ -35,7 +35,7 @@ function ownWords(
   });
   return [...uses]
     .filter(([, { count }]) => count > 1)
-    .sort(([a, left], [b, right]) => right.count - left.count || a - b)
+    .sort(([, left], [, right]) => right.count - left.count || left.first - right.first)
     .map(([base, { first }]) => {
       const { block, tokens } = blocks[blockAt[first]];
       const at = tokenAt[first];

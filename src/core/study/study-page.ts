@@ -107,7 +107,7 @@ export function readStudyPage(
     settings,
   );
   const report = scoreDraft(facts, { profile: judged, site: null, study: null });
-  const { prose } = facts.totals;
+  const { read } = facts.totals;
   const figures: PageFigures = {
     words: facts.words,
     headings: facts.sectionHeadings.filter(({ level }) => level > 1).length,
@@ -116,10 +116,7 @@ export function readStudyPage(
     linksOut: facts.links.filter(({ kind }) => kind === 'external').length,
     lists: containers(draft.blocks, 'list'),
     tables: containers(draft.blocks, 'table'),
-    ease:
-      isEnglish(facts.language) && prose.sentences > 0
-        ? fleschReadingEase({ words: prose.words, sentences: prose.sentences, syllables: prose.syllables })
-        : null,
+    ease: isEnglish(facts.language) && read.sentences > 0 ? fleschReadingEase(read) : null,
     score: report.score,
     keywordRate: facts.words === 0 ? 0 : (100 * facts.useCount) / facts.words,
     date: fields.updated || fields.date,

@@ -67,7 +67,7 @@ describe('a page of a study', () => {
       '# Panniers\n\nIntro to [bags](https://y.example/).\n\n## Waterproof panniers\n\n- One pannier\n- Two panniers\n\nA [page](/inside).',
     );
     expect(figures).toMatchObject({
-      words: 12,
+      words: 11,
       headings: 1,
       links: 2,
       linksOut: 1,

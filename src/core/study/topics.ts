@@ -109,11 +109,14 @@ function stemsOf(group: readonly number[], likeness: SectionLikeness): [string, 
     }
   const best = [...sums]
     .filter(([, { sections }]) => sections > 1 || group.length === 1)
-    .map(([stem, { weight, sections }]): [number, number] => [stem, weight * sections])
-    .sort((a, b) => b[1] - a[1] || a[0] - b[0])
+    .map(([stem, { weight, sections }]): [string, number] => [
+      likeness.bases.stemText(stem),
+      weight * sections,
+    ])
+    .sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))
     .slice(0, KNOWN_BY);
   const all = best.reduce((sum, [, weight]) => sum + weight, 0) || 1;
-  return best.map(([stem, weight]) => [likeness.bases.stemText(stem), weight / all]);
+  return best.map(([stem, weight]) => [stem, weight / all]);
 }
 
 /**

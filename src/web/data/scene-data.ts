@@ -21,7 +21,7 @@ export function sceneData(
 ): SceneData {
   return {
     site: { ...site, pages },
-    posts: rows.map((row) => indexedPost(row.id, row)),
+    posts: rows.map((row) => indexedPost(row.id, row, undefined, site.language)),
     pictures: [...pictures],
     studies,
   };

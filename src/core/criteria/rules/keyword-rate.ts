@@ -15,10 +15,12 @@ export const keywordRate = criterion({
   measure(facts, { study }) {
     if (!facts.keyword) return NO_KEYWORD;
     const { keywordUses, keywordRate } = facts.settings.limits;
-    const [full, none] = [Math.max(keywordRate[0], study?.keywordRateUpper ?? 0), keywordRate[1]];
+    const full = Math.max(keywordRate[0], study?.keywordRateUpper ?? 0);
+    // Where the pages use it more, both ends move: the way down is as long as ever.
+    const none = full + keywordRate[1] - keywordRate[0];
     const rate = facts.words === 0 ? 0 : (100 * facts.useCount) / facts.words;
     const enough = Math.min(1, facts.useCount / keywordUses);
-    const stuffed = ramp(rate, [null, null, full, Math.max(full, none)]);
+    const stuffed = ramp(rate, [null, null, full, none]);
     const uses = Math.round(facts.useCount * 10) / 10;
     if (stuffed < enough) {
       const evidence = facts.totals.withUses.flatMap(({ reading: { block, uses }, index }) =>

@@ -1,3 +1,4 @@
+import { titleKey } from '../../listing/index.ts';
 import { criterion } from '../criterion.ts';
 import { measure } from '../judging.ts';
 
@@ -10,7 +11,7 @@ export const metaTitleDistinct = criterion({
   needs: ['site', 'words'],
   target: () => 'no other post or page of the site has it',
   measure({ metaTitle }, { site }) {
-    const others = (site!.metaTitles.get(metaTitle.toLowerCase()) ?? []).filter(
+    const others = (site!.metaTitles.get(titleKey(metaTitle)) ?? []).filter(
       ({ id, path }) => id !== site!.postId && (path === undefined || path !== site!.ownPath),
     );
     if (metaTitle === '') return measure(0, null, 'Write a title or a meta title.');

@@ -1,3 +1,4 @@
+import { asHeading } from '../../language/index.ts';
 import { pixelWidth, TITLE_SIZE } from '../../listing/index.ts';
 import { criterion } from '../criterion.ts';
 import { kindInWords, measure, NO_KEYWORD } from '../judging.ts';
@@ -24,8 +25,11 @@ export const metaTitleKeyword = criterion({
     const { keyword, fields, metaTitle, settings } = facts;
     if (!keyword || facts.keywordIn(metaTitle).value > 0) return [];
     const own = fields.metaTitle.trim() || fields.title.trim();
-    const lead = keyword[0].toUpperCase() + keyword.slice(1);
-    const value = own === '' ? lead : `${lead}: ${own[0].toLowerCase()}${own.slice(1)}`;
+    const lead = asHeading(keyword);
+    const value =
+      own === ''
+        ? lead
+        : `${lead}: ${/^[A-Z]{2}|^I\b/.test(own) ? own : own[0].toLowerCase() + own.slice(1)}`;
     const added = pixelWidth(value, TITLE_SIZE) - pixelWidth(own, TITLE_SIZE);
     const limit = settings.limits.metaTitlePixels[2];
     if (limit !== null && pixelWidth(metaTitle, TITLE_SIZE) + added > limit) return [];

@@ -11,7 +11,7 @@ export const readingEase = criterion({
   needs: ['words', 'english'],
   target: ({ readingEase: [from, to] }) => `Flesch Reading Ease of ${from}-${to}`,
   measure(facts) {
-    const ease = fleschReadingEase(facts.totals.prose);
+    const ease = fleschReadingEase(facts.totals.read);
     if (ease === null) return measure(0, null, 'There is no running text yet.');
     const {
       readingEase: [from, to],
