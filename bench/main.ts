@@ -17,6 +17,7 @@ import {
 import { emptyScene, scorePost } from '../src/core/scoring/index.ts';
 import { indexedPost, SiteIndex, unknownSite } from '../src/core/site/index.ts';
 import { readStudyPage, StudyBook, type StudyPage } from '../src/core/study/index.ts';
+import { printEditorTable } from './editor.ts';
 import { keywordCsv, keywordsOf } from './keywords.ts';
 import { proseOf, termsOf } from './prose.ts';
 
@@ -311,6 +312,7 @@ const rows: Record<string, () => Omit<Row, 'ok' | 'name'>> = {
 };
 
 const args = process.argv.slice(2);
+if (args.includes('--editor')) process.exit((await printEditorTable()) ? 0 : 1);
 const only = args.includes('--only') ? args[args.indexOf('--only') + 1] : null;
 if (only !== null && !(only in rows)) {
   console.error(`There is no figure "${only}". There are: ${Object.keys(rows).join(', ')}.`);

@@ -2,6 +2,7 @@
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { irregularForms, izeVerbs, knownWords, wordFrequencies } from './generate-language.mjs';
+import { proseTable } from './generate-prose.mjs';
 import {
   backupValidator,
   marketAnswerValidator,
@@ -16,6 +17,8 @@ const tables = {
   'src/core/language/generated/word-frequencies.ts': wordFrequencies,
   'src/core/language/generated/irregular-forms.ts': irregularForms,
   'src/core/language/generated/ize-verbs.ts': izeVerbs,
+  // After the words, whose parts of speech it reads.
+  'src/core/language/generated/followings.ts': proseTable,
   'src/core/listing/generated/arimo-widths.ts': widthTable,
   'src/core/criteria/generated/profile-validator.js': profileValidator,
   'src/core/formats/generated/backup-validator.js': backupValidator,
@@ -26,7 +29,7 @@ const tables = {
 const check = process.argv.includes('--check');
 let stale = 0;
 for (const [path, make] of Object.entries(tables)) {
-  const text = make();
+  const text = await make();
   const before = existsSync(path) ? readFileSync(path, 'utf8') : null;
   if (before === text) continue;
   if (check) {

@@ -53,7 +53,11 @@ describe('the demo scenario', () => {
       'supporting-terms',
       'topics-covered',
     ]);
-    expect(judged.filter((one) => one.applies && !(one.met && one.missed))).toEqual([]);
+    // Nobody wants to read a demo of muddled words or of paragraphs that stand twice.
+    const neverMissed = ['prose', 'own-words'];
+    expect(
+      judged.filter((one) => one.applies && !(one.met && (one.missed || neverMissed.includes(one.id)))),
+    ).toEqual([]);
   });
   it('comes with the scores that its posts get', () => {
     expect(scores.map((row) => row.score)).toEqual(reports.map((report) => report.score));

@@ -1,18 +1,23 @@
 import { type Block, isRead, linksOf } from '../draft/index.ts';
 import {
+  CORPUS_WORDS,
   fold,
   MATCH_COUNTS,
   MATCH_VALUES,
   type Match,
   PhraseMatcher,
+  proseLikeness,
   TermCounter,
   type Tokens,
   tokenize,
   type Vocabulary,
   type WordBases,
+  wordCount,
 } from '../language/index.ts';
 import { isClaim } from './claims.ts';
+import { StemCounter } from './stem-counts.ts';
 import type { StudyFacts } from './surroundings.ts';
+import { LEANING, type OrderReading, type SaidSentence } from './whole-text.ts';
 
 /** A use of the primary keyword in a block; words are counted from the block's first. */
 export interface KeywordUse {
@@ -47,6 +52,14 @@ export interface BlockReading {
   longSentences: { start: number; end: number; words: number }[];
   /** Sentences that state a figure, and whether a link stands in them or in the next. */
   claims: { start: number; end: number; quote: string; linked: boolean }[];
+  /** How likely its words follow each other as in English sentences: sum and steps, to be added up; null where it is not told. */
+  likeness: { sum: number; steps: number } | null;
+  /** Sentences whose words follow each other as in none. */
+  disorderly: { start: number; end: number }[];
+  /** What it tells of the order of sentences; null where it has none. */
+  order: OrderReading | null;
+  /** Its longer sentences, by which those that stand twice are found. */
+  said: SaidSentence[];
   /** Links with their words, also folded and without marks, as vague words are looked up. */
   links: { start: number; end: number; href: string; text: string; plain: string }[];
   /** True for pictures and kept markup with embeds. */
@@ -82,6 +95,18 @@ export function topicStemsOf(study: StudyFacts | null): string[] {
 /** A text that ends as a sentence does, closing quotes and brackets apart. */
 const ENDED = /[.!?…。！？]["'”’»)\]」』）]{0,3}\s{0,9}$/;
 
+/** Words of a sentence from which its order can be told. */
+const TOLD_BY = 7;
+/** Below this a sentence's words follow each other as in none; see {@link proseLikeness}. */
+const DISORDERLY = -0.4;
+// What is read is read in one go: one counter does for all.
+const counter = new StemCounter();
+/** Words of a sentence among which one that stands again is looked for. */
+const LONGEST_LOOK = 60;
+/** Words of a sentence that nobody writes twice by chance. */
+const KEY_WORDS = 6;
+
+const NOTHING_SAID: SaidSentence[] = [];
 const NO_USES: BlockReading['termUses'] = [];
 const NO_STEMS: number[] = [];
 
@@ -91,8 +116,12 @@ const NO_STEMS: number[] = [];
  */
 export class BlockReader {
   readonly matcher: PhraseMatcher;
+  /** Stems of the keyword's words, each once; the rarer in general English, the greater the weight. */
+  readonly keywordStems: readonly { stem: number; weight: number }[];
   private readonly memo = new WeakMap<Block, BlockReading>();
   private readonly terms: TermCounter | null;
+  /** Stems of the sentence that is being read. */
+  private readonly lastIn: number[] = [];
   /** Indices of topic stems by the number of the stem. */
   private readonly stems: Map<number, number> | null;
 
@@ -112,6 +141,7 @@ export class BlockReader {
     this.stems = study?.topics.length
       ? new Map(topicStemsOf(study).map((stem, at) => [bases.stemNumber(stem), at]))
       : null;
+    this.keywordStems = keywordStemsOf(target.keyword, vocabulary, bases);
     this.matcher = new PhraseMatcher([target.keyword, ...target.supporting], vocabulary, target.english);
   }
 
@@ -165,6 +195,7 @@ export class BlockReader {
       useCount += MATCH_COUNTS[match.kind];
       keywordValue = Math.max(keywordValue, value);
     }
+    const read = this.target.english && prose ? this.likenessOf(tokens) : null;
     const sentences = prose ? sentenceSpans(block.text, tokens) : [];
     const longSentences = sentences.filter((sentence) => sentence.words > this.target.sentenceWords);
     const heading = block.kind === 'heading' ? block.text.replace(/\s+/g, ' ').trim() : '';
@@ -188,6 +219,13 @@ export class BlockReader {
       keywordValue,
       supporting: [...supporting].map(([index, value]) => ({ index, value })),
       longSentences,
+      likeness: read && { sum: read.sum, steps: read.steps },
+      disorderly: read
+        ? sentences.filter((span, at) => span.words >= TOLD_BY && read.sentences[at] < DISORDERLY)
+        : [],
+      order: tokens.length > 0 && (prose || block.kind === 'heading') ? this.orderOf(tokens) : null,
+      // Points of lists may say the same of several things.
+      said: prose && !inList ? saidIn(tokens, sentences) : NOTHING_SAID,
       claims: this.target.english ? claimsOf(block.text, sentences, links) : [],
       links,
     };
@@ -198,6 +236,32 @@ export class BlockReader {
     return this.terms
       .uses(tokens)
       .map(({ term, first, last }) => ({ term, start: tokens.starts[first], end: tokens.ends[last] }));
+  }
+
+  private likenessOf(tokens: Tokens) {
+    return proseLikeness(tokens, this.vocabulary);
+  }
+
+  private orderOf(tokens: Tokens): OrderReading {
+    const { lastIn, bases, vocabulary } = this;
+    let leaning = 0;
+    let opensLeaning = false;
+    lastIn.length = 0;
+    for (let at = 0; at < tokens.length; at++) {
+      const sentence = tokens.sentences[at];
+      if (at === 0 || tokens.sentences[at - 1] !== sentence) {
+        const leans = LEANING.has(vocabulary.form(tokens.ids[at]));
+        if (leans) leaning += 1;
+        if (at === 0) opensLeaning = leans;
+        lastIn.length = 0;
+      }
+      const stem = bases.stem(tokens.ids[at]);
+      // Sentences are short: a look along what was met is quicker than a set.
+      if (stem < 0 || lastIn.includes(stem)) continue;
+      if (lastIn.length < LONGEST_LOOK) lastIn.push(stem);
+      counter.add(stem, 1);
+    }
+    return { sentences: tokens.sentenceCount, leaning, opensLeaning, words: counter.take() };
   }
 
   private topicStemsIn(tokens: Tokens): number[] {
@@ -211,10 +275,47 @@ export class BlockReader {
   }
 }
 
+function keywordStemsOf(keyword: string, vocabulary: Vocabulary, bases: WordBases) {
+  const { ids } = tokenize(keyword, vocabulary);
+  const found = new Map<number, number>();
+  for (const id of ids) {
+    const stem = bases.stem(id);
+    const count = Math.max(wordCount(vocabulary.form(id)), wordCount(bases.text(bases.base(id))));
+    if (stem >= 0) found.set(stem, Math.log(CORPUS_WORDS / count));
+  }
+  return [...found].map(([stem, weight]) => ({ stem, weight }));
+}
+
 const plainOf = (text: string) =>
   fold(text)
     .replace(/[\s\p{P}]+/gu, ' ')
     .trim();
+
+/** The longer sentences of a block, each with a key made of its words (two FNV-1a hashes, 53 bits). */
+function saidIn(
+  { length, ids, sentences }: Tokens,
+  spans: readonly { start: number; end: number }[],
+): SaidSentence[] {
+  const out: SaidSentence[] = [];
+  for (let from = 0; from < length; ) {
+    let to = from;
+    let low = 0x811c9dc5;
+    let high = 0x1b873593;
+    for (; to < length && sentences[to] === sentences[from]; to++) {
+      low = Math.imul(low ^ ids[to], 0x01000193);
+      high = Math.imul(high ^ (ids[to] + 7), 0x01000193) ^ (high >>> 15);
+    }
+    if (to - from >= KEY_WORDS)
+      out.push({
+        key: (low >>> 0) * 0x200000 + ((high >>> 0) & 0x1fffff),
+        words: to - from,
+        start: spans[sentences[from]].start,
+        end: spans[sentences[from]].end,
+      });
+    from = to;
+  }
+  return out;
+}
 
 function wordIndices(tokens: Tokens): Int32Array {
   const out = new Int32Array(tokens.length);

@@ -24,11 +24,16 @@ import { metaDescriptionWidth } from './rules/meta-description-width.ts';
 import { metaTitleDistinct } from './rules/meta-title-distinct.ts';
 import { metaTitleKeyword } from './rules/meta-title-keyword.ts';
 import { metaTitleWidth } from './rules/meta-title-width.ts';
+import { onSubject } from './rules/on-subject.ts';
+import { ownWords } from './rules/own-words.ts';
 import { paragraphLength } from './rules/paragraph-length.ts';
+import { postSize } from './rules/post-size.ts';
+import { prose } from './rules/prose.ts';
 import { questionsAnswered } from './rules/questions-answered.ts';
 import { readingEase } from './rules/reading-ease.ts';
 import { scannable } from './rules/scannable.ts';
 import { sentenceLength } from './rules/sentence-length.ts';
+import { sentenceOrder } from './rules/sentence-order.ts';
 import { slugKeyword } from './rules/slug-keyword.ts';
 import { slugShape } from './rules/slug-shape.ts';
 import { stapleTerms } from './rules/staple-terms.ts';
@@ -61,6 +66,11 @@ export const CRITERIA = [
   supportingTerms,
   topicsCovered,
   questionsAnswered,
+  prose,
+  sentenceOrder,
+  onSubject,
+  ownWords,
+  postSize,
   imagePresent,
   altPresent,
   altQuality,

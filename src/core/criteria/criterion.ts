@@ -61,6 +61,11 @@ export interface Criterion<Id extends string = string> {
   /** The target in words a writer reads. */
   target(limits: Limits, facts: DraftFacts, context: Context): string;
   measure(facts: DraftFacts, context: Context): Measure;
+  /**
+   * The part (0-1) of what packaging earns that is left where this earns `share`: substance scales all else. What is taken
+   * from the others can be won here.
+   */
+  holdsBack?(facts: DraftFacts, share: number, context: Context): number;
   fixes?(facts: DraftFacts, context: Context): Fix[];
 }
 

@@ -15,6 +15,7 @@ import { BlockReader, type BlockReading } from './block-reader.ts';
 import { type DraftTotals, draftTotals } from './draft-totals.ts';
 import type { Limits } from './limits.ts';
 import type { StudyFacts } from './surroundings.ts';
+import { WholeText, type WholeTextReading } from './whole-text.ts';
 
 /** What is known about a picture's file. */
 export interface PictureSize {
@@ -91,6 +92,8 @@ export interface DraftFacts {
   titleBlock: number;
   metaTitle: string;
   totals: DraftTotals;
+  /** Order and repetition of its sentences. */
+  whole: WholeTextReading;
   /** All headings of the body; the title's h1 among them. */
   headings: readonly HeadingFact[];
   /** Headings that structure the text: all but the title's own. */
@@ -115,6 +118,7 @@ export class DraftReadings {
   /** What the last report read, so that the next one looks only at where the drafts differ. */
   private last: { reader: BlockReader; blocks: readonly Block[]; readings: readonly BlockReading[] } | null =
     null;
+  private readonly wholeText = new WholeText();
   private links: { host: string | null; base: string; known: Map<string, Pick<LinkFact, 'kind' | 'path'>> } =
     {
       host: null,
@@ -124,7 +128,7 @@ export class DraftReadings {
 
   constructor(
     readonly vocabulary: Vocabulary = new Vocabulary(),
-    private readonly bases: WordBases = new WordBases(vocabulary),
+    private readonly bases: WordBases = WordBases.of(vocabulary),
   ) {}
 
   /** The facts of a document. Blocks that are the same objects as before are not read again. */
@@ -133,9 +137,7 @@ export class DraftReadings {
     const english = isEnglish(language);
     const reader = this.readerFor(english, fields, settings);
     const readings = this.readingsOf(draft.blocks, reader);
-    const title = titleKey(fields.title);
-    const firstH1 = readings.findIndex(({ level, heading }) => level === 1 && heading !== '');
-    const titleBlock = firstH1 >= 0 && titleKey(readings[firstH1].heading) === title ? firstH1 : -1;
+    const titleBlock = this.titleBlockOf(readings, fields.title);
     const totals = draftTotals(
       readings,
       titleBlock,
@@ -194,6 +196,7 @@ export class DraftReadings {
       syllables: totals.syllables,
       useCount: totals.useCount,
       totals,
+      whole: this.wholeText.read(readings, titleBlock),
       headings,
       sectionHeadings: titleBlock < 0 ? headings : headings.filter(({ index }) => index !== titleBlock),
       images,
@@ -205,6 +208,16 @@ export class DraftReadings {
       targetValueIn: (text) =>
         this.matches(text, reader).reduce((best, match) => Math.max(best, MATCH_VALUES[match.kind]), 0),
     };
+  }
+
+  /** The first level 1 heading with words, where it says what the title says. */
+  private titleBlockOf(readings: readonly BlockReading[], title: string): number {
+    for (let at = 0; at < readings.length; at++) {
+      const { level, heading } = readings[at];
+      if (level !== 1 || heading === '') continue;
+      return heading === title || titleKey(heading) === titleKey(title) ? at : -1;
+    }
+    return -1;
   }
 
   /** Readings of blocks in order; those that stood at the same end of the last draft are taken over as they are. */

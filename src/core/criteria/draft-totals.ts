@@ -33,6 +33,9 @@ export interface DraftTotals {
   termUses: Uint32Array;
   /** Lists, tables and quotes. */
   scanPoints: number;
+  /** How likely the words of the running text follow each other as in sentences; see `proseLikeness`. */
+  likeness: { sum: number; steps: number };
+  withDisorder: Placed[];
   /** Words between headings, each run with the first block that goes past the limit. */
   runs: { words: number; past: Placed | null }[];
   /** Blocks that load something: pictures and embeds. */
@@ -67,6 +70,8 @@ export function draftTotals(
     scanPoints: 0,
     runs: [],
     loading: [],
+    likeness: { sum: 0, steps: 0 },
+    withDisorder: [],
   };
   const values = totals.supportingValues;
   let run = 0;
@@ -100,6 +105,11 @@ export function draftTotals(
       read.words += words;
       read.sentences += sentences;
       read.syllables += reading.syllables;
+    }
+    if (reading.likeness !== null) {
+      totals.likeness.sum += reading.likeness.sum;
+      totals.likeness.steps += reading.likeness.steps;
+      if (reading.disorderly.length > 0) totals.withDisorder.push({ index, reading });
     }
     if (reading.prose) {
       prose.words += words;

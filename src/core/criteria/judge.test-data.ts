@@ -86,7 +86,9 @@ function lineOf(id: CriterionId, document: Document, scene: Scene) {
   const quotes = line.evidence.map((place) => place.quote);
   return {
     ...line,
-    share: line.applies ? line.points / line.available : null,
+    share: line.applies
+      ? Math.min(1, Math.max(0, CRITERIA.find((one) => one.id === id)!.measure(facts, context).share))
+      : null,
     quotes,
     fixes: fixes.map((fix) => fix.label),
     mended,

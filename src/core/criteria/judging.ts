@@ -29,7 +29,8 @@ export const measure = (
 const numbers = new Intl.NumberFormat('en');
 
 /** `1,640`. */
-export const grouped = (n: number): string => numbers.format(n);
+export const grouped = (n: number): string =>
+  Number.isInteger(n) && n >= 0 && n < 1000 ? String(n) : numbers.format(n);
 
 /** `1 word`, `3 words`. */
 export const count = (n: number, one: string, many = `${one}s`): string =>

@@ -192,6 +192,13 @@ export const LIMIT_MEANINGS: readonly LimitMeaning[] = [
     shape: 'number',
   },
   {
+    name: 'postWords',
+    title: 'Words of a post',
+    unit: 'words',
+    meaning: 'Below it, or below a third of the length wished, all else counts for less.',
+    shape: 'number',
+  },
+  {
     name: 'judgeableWords',
     title: 'Words to be judged by',
     unit: 'words',

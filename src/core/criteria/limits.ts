@@ -38,6 +38,8 @@ export interface Limits {
   sentenceShare: Ramp;
   /** One list, table or quote for so many words. */
   wordsPerScanPoint: number;
+  /** Words from which a draft is a post, where no length was wished. */
+  postWords: number;
   /** Words of body from which the absence of faults counts. */
   judgeableWords: number;
 }
@@ -69,5 +71,6 @@ export const defaultLimits: Limits = {
   sentenceWords: 25,
   sentenceShare: [0.4, 0.75, null, null],
   wordsPerScanPoint: 800,
+  postWords: 150,
   judgeableWords: 50,
 };

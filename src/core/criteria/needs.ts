@@ -31,13 +31,33 @@ const IS_THERE: Record<Need, (facts: DraftFacts, context: Context) => boolean> =
   study: (_facts, { study }) => study !== null,
 };
 
-/** Whether a criterion has something to judge: everything it needs is there, and its own conditions hold. */
-export const appliesTo = (
+const NEEDS = Object.keys(IS_THERE) as Need[];
+
+/** Which needs are met around a draft, a bit each: asked once for all criteria. */
+export const needsMet = (facts: DraftFacts, context: Context): number =>
+  NEEDS.reduce((bits, need, at) => (IS_THERE[need](facts, context) ? bits | (1 << at) : bits), 0);
+
+const bits = new WeakMap<readonly Need[], number>();
+
+function bitsOf(needs: readonly Need[]): number {
+  let found = bits.get(needs);
+  if (found === undefined) {
+    found = needs.reduce((all, need) => all | (1 << NEEDS.indexOf(need)), 0);
+    bits.set(needs, found);
+  }
+  return found;
+}
+
+/** Whether a criterion has something to judge: everything it needs is there (`met`), and its own conditions hold. */
+export function appliesTo(
   { needs, applies }: Pick<Criterion, 'needs' | 'applies'>,
   facts: DraftFacts,
   context: Context,
-): boolean =>
-  needs.every((need) => IS_THERE[need](facts, context)) && (applies === undefined || applies(facts, context));
+  met = needsMet(facts, context),
+): boolean {
+  const wanted = bitsOf(needs);
+  return (wanted & met) === wanted && (applies === undefined || applies(facts, context));
+}
 
 /** What only the writer of a page has. */
 const OWN: ReadonlySet<Need> = new Set<Need>(['picture-files', 'supporting', 'questions', 'site', 'study']);

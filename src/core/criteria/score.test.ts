@@ -151,7 +151,7 @@ describe('a profile', () => {
       new DraftReadings(),
     ).report;
     expect(report.criteria.reduce((sum, one) => sum + one.available, 0)).toBeCloseTo(100, 9);
-    expect(report.criteria.find((one) => one.id === 'title-single')!.points).toBeGreaterThan(40);
+    expect(report.criteria.find((one) => one.id === 'title-single')!.points).toBeGreaterThan(25);
   });
   it.each([
     [{ weights: {} }, 'version'],

@@ -1,9 +1,9 @@
 import type { MatchKind } from '../language/index.ts';
 import { CRITERIA, type CriterionId } from './criteria-list.ts';
-import type { Context, Criterion, Evidence, Fix, Place } from './criterion.ts';
+import type { Context, Criterion, Evidence, Fix, Measure, Place } from './criterion.ts';
 import type { DraftFacts } from './draft-facts.ts';
 import { GROUPS, type Group } from './groups.ts';
-import { appliesTo } from './needs.ts';
+import { appliesTo, needsMet } from './needs.ts';
 import type { Profile } from './profile.ts';
 
 /** One criterion's line of a report. Points are scaled so that what applies sums to 100. */
@@ -44,18 +44,23 @@ export interface ScoreReport {
  */
 export function scoreDraft(facts: DraftFacts, context: Context & { profile: Profile }): ScoreReport {
   const { weights, limits } = context.profile;
+  const met = needsMet(facts, context);
   const applying = CRITERIA.map(
-    (criterion) => weights[criterion.id] > 0 && appliesTo(criterion, facts, context),
+    (criterion: Criterion<CriterionId>) =>
+      weights[criterion.id] > 0 && appliesTo(criterion, facts, context, met),
   );
   const sum = CRITERIA.reduce(
     (total, criterion, at) => (applying[at] ? total + weights[criterion.id] : total),
     0,
   );
   const scale = sum > 0 ? 100 / sum : 0;
+  const measures = CRITERIA.map((criterion, at) => (applying[at] ? criterion.measure(facts, context) : null));
+  const balance = balanceOf(measures, facts, context, weights, scale);
   const criteria = CRITERIA.map((criterion, at): CriterionResult => {
     const { id, group, title, unit, place } = criterion;
     const target = criterion.target(limits, facts, context);
-    if (!applying[at])
+    const found = measures[at];
+    if (found === null)
       return {
         id,
         group,
@@ -70,10 +75,12 @@ export function scoreDraft(facts: DraftFacts, context: Context & { profile: Prof
         advice: null,
         evidence: [],
       };
-    const { share, measured, advice, evidence } = criterion.measure(facts, context);
-    const available = weights[id] * scale;
-    const points = available * Math.min(1, Math.max(0, share));
-    if (!Number.isFinite(points)) throw new Error(`The criterion ${id} found no number (share ${share}).`);
+    const { measured, advice, evidence } = found;
+    const own = weights[id] * scale * (group === 'substance' ? 1 : balance.left);
+    const points = own * clamped(found.share);
+    const available = own + balance.lost * balance.held[at];
+    if (!Number.isFinite(points) || !Number.isFinite(available))
+      throw new Error(`The criterion ${id} found no number (share ${found.share}).`);
     const full = points === available;
     return {
       id,
@@ -104,6 +111,49 @@ export function scoreDraft(facts: DraftFacts, context: Context & { profile: Prof
       uses.push({ blockId: reading.block.id, start: match.start, end: match.end, kind: match.kind });
   }
   return { score: Math.min(100, score), groups, criteria, uses };
+}
+
+const clamped = (share: number) => Math.min(1, Math.max(0, share));
+
+/** Places of the criteria that can hold back all others. */
+const HOLDING = CRITERIA.flatMap((criterion: Criterion, at) => (criterion.holdsBack ? [at] : []));
+
+/** What substance takes from everything else. */
+interface Balance {
+  /** The part that is left to all other criteria. */
+  left: number;
+  /** What they lose, for each unit by which a criterion holds back. */
+  lost: number;
+  /** By how much each criterion holds back. */
+  held: Float64Array;
+}
+
+/**
+ * What substance lacks takes weight from everything else: all other criteria are worth the part that those with `holdsBack`
+ * leave, multiplied; what they lose becomes available there, to each as much as it holds back.
+ */
+function balanceOf(
+  measures: readonly (Measure | null)[],
+  facts: DraftFacts,
+  context: Context,
+  weights: Profile['weights'],
+  scale: number,
+): Balance {
+  const held = new Float64Array(CRITERIA.length);
+  let left = 1;
+  let reasons = 0;
+  let others = 0;
+  for (let at = 0; at < CRITERIA.length; at++)
+    if (measures[at] !== null && CRITERIA[at].group !== 'substance') others += weights[CRITERIA[at].id];
+  for (const at of HOLDING) {
+    const found = measures[at];
+    if (found === null) continue;
+    const part = clamped((CRITERIA[at] as Criterion).holdsBack!(facts, clamped(found.share), context));
+    held[at] = 1 - part;
+    left *= part;
+    reasons += 1 - part;
+  }
+  return { left, lost: reasons > 0 ? (others * scale * (1 - left)) / reasons : 0, held };
 }
 
 /** Points to win, most first; ties in the order of the report. */

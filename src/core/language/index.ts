@@ -17,6 +17,7 @@ export {
   PhraseMatcher,
 } from './matcher.ts';
 export { fold, normalForm } from './normal.ts';
+export { type ProseLikeness, proseLikeness } from './prose-likeness.ts';
 export { fleschKincaidGrade, fleschReadingEase } from './readability.ts';
 export { asHeading } from './sentence-case.ts';
 export { spelledLike } from './spellings.ts';

@@ -111,7 +111,6 @@ export class PhraseMatcher {
     const form = this.vocabulary.form(id);
     const normal = this.english ? this.vocabulary.normal(id) : form;
     const candidates = this.english ? this.vocabulary.candidates(id) : [normal];
-    const spelled = this.english ? oneSpelling(form) : form;
     const roles: Role[] = [];
     for (const candidate of candidates) {
       for (const { phrase, slot: at } of this.bySlot.get(candidate) ?? []) {
@@ -125,7 +124,7 @@ export class PhraseMatcher {
           phrase,
           from: at,
           to: at,
-          quality: oneSpelling(slot.form) === spelled ? 0 : 2,
+          quality: slot.form === form || oneSpelling(slot.form) === oneSpelling(form) ? 0 : 2,
           tail: null,
         });
       }

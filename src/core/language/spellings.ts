@@ -75,19 +75,22 @@ function spellings(): Map<string, string> {
  * Britain, -ize and -yze as in America, for the words that take them; "promise" and "rise" stay.
  */
 export function oneSpelling(form: string): string {
-  const known = spellings().get(form);
+  const known = (table ?? spellings()).get(form);
   if (known !== undefined) return known;
-  const ise = /^(.+)is(e|ed|es|ing|er|ers|ation|ations|able|ational)$/.exec(form);
-  if (ise) {
+  const ise = form.lastIndexOf('is');
+  if (ise > 1 && AFTER_IS.has(form.slice(ise + 2))) {
     izeable ??= new Set(izeStems.split(' '));
-    return izeable.has(ise[1]) ? `${ise[1]}iz${ise[2]}` : form;
+    return izeable.has(form.slice(0, ise)) ? `${form.slice(0, ise)}iz${form.slice(ise + 2)}` : form;
   }
-  // "analyses" is also the plural of a noun: left as it is.
-  const yse = /^(.+)ys(e|ed|ing|er|ers)$/.exec(form);
-  if (!yse) return form;
+  const yse = form.lastIndexOf('ys');
+  if (yse < 2 || !AFTER_YS.has(form.slice(yse + 2))) return form;
   yseable ??= new Set(YSE.split(' '));
-  return yseable.has(yse[1]) ? `${yse[1]}yz${yse[2]}` : form;
+  return yseable.has(form.slice(0, yse)) ? `${form.slice(0, yse)}yz${form.slice(yse + 2)}` : form;
 }
+
+const AFTER_IS = new Set('e ed es ing er ers ation ations able ational'.split(' '));
+/** Without -es: "analyses" is also the plural of a noun. */
+const AFTER_YS = new Set('e ed ing er ers'.split(' '));
 
 let british: Map<string, string> | null = null;
 

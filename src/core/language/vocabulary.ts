@@ -2,6 +2,7 @@ import { inflectionCandidates } from './inflections.ts';
 import { fold, normalForm } from './normal.ts';
 import { isFunctionWord } from './stop-words.ts';
 import { syllablesOf } from './syllables.ts';
+import { syntaxClassOf } from './syntax-classes.ts';
 
 /**
  * Every distinct word of a session, read once: id, folded form, normal form, inflection candidates, syllables.
@@ -15,6 +16,7 @@ export class Vocabulary {
   private readonly candidateLists: (string[] | undefined)[] = [];
   private readonly syllableCounts: number[] = [];
   private readonly functionFlags: boolean[] = [];
+  private readonly syntaxClasses: (number | undefined)[] = [];
 
   get size(): number {
     return this.forms.length;
@@ -58,6 +60,16 @@ export class Vocabulary {
       this.candidateLists[id] = list;
     }
     return list;
+  }
+
+  /** The kind of word by which sentences are told from lists of words. */
+  syntaxClass(id: number): number {
+    let kind = this.syntaxClasses[id];
+    if (kind === undefined) {
+      kind = syntaxClassOf(this.forms[id]);
+      this.syntaxClasses[id] = kind;
+    }
+    return kind;
   }
 
   isFunction(id: number): boolean {

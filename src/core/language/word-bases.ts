@@ -6,8 +6,12 @@ import { tokenize } from './tokens.ts';
 import type { Vocabulary } from './vocabulary.ts';
 
 /** Whether a term may begin or end with a word: read off the word alone, so that nothing read earlier changes it. */
-const isEdgeText = (text: string): boolean =>
-  !isStopWord(text) && !isStopWord(normalForm(text)) && /\p{L}{2}/u.test(text);
+const isEdge = (text: string, normal: string): boolean =>
+  !isStopWord(text) && (text === normal || !isStopWord(normal)) && LETTERS.test(text);
+
+const LETTERS = /\p{L}{2}/u;
+
+const shared = new WeakMap<Vocabulary, WordBases>();
 
 /**
  * Base forms by which uses of words are counted, and stems by which texts are grouped, each as a number that is the same
@@ -24,6 +28,16 @@ export class WordBases {
 
   constructor(readonly vocabulary: Vocabulary) {}
 
+  /** The bases of a vocabulary's words, the same for all who ask: a site's posts share most of their words. */
+  static of(vocabulary: Vocabulary): WordBases {
+    let bases = shared.get(vocabulary);
+    if (!bases) {
+      bases = new WordBases(vocabulary);
+      shared.set(vocabulary, bases);
+    }
+    return bases;
+  }
+
   /** The number of a base form by its text. */
   numberOf(text: string): number {
     let number = this.numbers.get(text);
@@ -31,7 +45,7 @@ export class WordBases {
       number = this.texts.length;
       this.numbers.set(text, number);
       this.texts.push(text);
-      this.edges.push(isEdgeText(text));
+      this.edges.push(isEdge(text, normalForm(text)));
     }
     return number;
   }
@@ -41,10 +55,11 @@ export class WordBases {
     const known = this.byId[id];
     if (known !== undefined) return known;
     const form = this.vocabulary.form(id);
+    const normal = this.vocabulary.normal(id);
     let text = form;
-    if (isEdgeText(form)) {
-      const base = baseForm(this.vocabulary.normal(id));
-      text = isEdgeText(base) ? base : this.vocabulary.normal(id);
+    if (isEdge(form, normal)) {
+      const base = baseForm(normal);
+      text = isEdge(base, base) ? base : normal;
     }
     const number = this.numberOf(text);
     this.byId[id] = number;

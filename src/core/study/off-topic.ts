@@ -11,7 +11,7 @@ const SHORT = 150;
 /** Below this a page only touches the query. */
 const TOUCHES = 0.1;
 /** So many words that no other page knows make another subject, where one of them stands in the title. */
-const OWN_WORDS = 3;
+const OWN_WORDS = 2;
 const NAMED = 4;
 const PRICE = /[$£€]\s?\d|\b\d+\.\d\d\b/g;
 

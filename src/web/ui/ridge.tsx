@@ -13,6 +13,7 @@ export const GROUP_NAMES: Record<string, string> = {
   headings: 'Headings',
   keyword: 'Keyword',
   coverage: 'Coverage',
+  substance: 'Substance',
   media: 'Media',
   links: 'Links',
   reading: 'Reading',

@@ -4,9 +4,12 @@ import { count, grouped, measure } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 import type { StudyFacts } from '../surroundings.ts';
 
-/** What the brief asks for, else the middle of the studied pages, else what the profile says. */
+/** The length that was wished: what the brief asks for, else the middle of the studied pages; null: none was. */
+export const wishedWords = (fields: PostFields, study: StudyFacts | null): number | null =>
+  fields.targetWords ?? (study?.words ? Math.round(study.words.median) : null);
+
 const wantedWords = (fields: PostFields, study: StudyFacts | null, otherwise: number): number =>
-  fields.targetWords ?? (study?.words ? Math.round(study.words.median) : otherwise);
+  wishedWords(fields, study) ?? otherwise;
 
 export const bodyLength = criterion({
   id: 'body-length',
@@ -19,7 +22,10 @@ export const bodyLength = criterion({
   ownOnly: true,
   target({ bodyLength: [, from, to], bodyWords }, { fields }, { study }) {
     const wanted = wantedWords(fields, study, bodyWords);
-    return `${Math.round(wanted * (from ?? 0))}-${Math.round(wanted * (to ?? 1))} words`;
+    const least = grouped(Math.round(wanted * (from ?? 0)));
+    return wishedWords(fields, study) === null
+      ? `${least} words or more`
+      : `${least}-${grouped(Math.round(wanted * (to ?? 1)))} words`;
   },
   measure({ words, fields, settings: { limits } }, { study }) {
     const wanted = wantedWords(fields, study, limits.bodyWords);
@@ -28,6 +34,9 @@ export const bodyLength = criterion({
     const advice = short
       ? `${count(words, 'word')} of about ${grouped(wanted)}: ${count(Math.ceil(wanted * (limits.bodyLength[1] ?? 0)) - words, 'word')} to go.`
       : `${count(words, 'word')} is far over the ${grouped(wanted)} wished. Cut, or make two posts.`;
-    return measure(ramp(x, limits.bodyLength), words, advice);
+    const [none, full, most, over] = limits.bodyLength;
+    // Only a length that was wished can be gone beyond.
+    const wished = wishedWords(fields, study) !== null;
+    return measure(ramp(x, [none, full, wished ? most : null, wished ? over : null]), words, advice);
   },
 });

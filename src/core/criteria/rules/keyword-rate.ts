@@ -2,6 +2,9 @@ import { criterion } from '../criterion.ts';
 import { count, measure, NO_KEYWORD, placeIn } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 
+/** What stuffing takes from all else at most. A little too much costs little: it grows with the square. */
+const STUFFED = 0.55;
+
 export const keywordRate = criterion({
   id: 'keyword-rate',
   group: 'keyword',
@@ -38,5 +41,14 @@ export const keywordRate = criterion({
       uses,
       `Use "${facts.keyword}" ${keywordUses} times; so far it ${uses === 0 ? 'is not there' : uses === 1 ? 'stands once' : `stands ${uses} times`}.`,
     );
+  },
+  // A text that repeats its keyword everywhere is none that a reader would be shown.
+  holdsBack(facts, _share, { study }) {
+    if (!facts.keyword || facts.words === 0) return 1;
+    const { keywordRate } = facts.settings.limits;
+    const full = Math.max(keywordRate[0], study?.keywordRateUpper ?? 0);
+    const none = full + keywordRate[1] - keywordRate[0];
+    const over = 1 - ramp((100 * facts.useCount) / facts.words, [null, null, full, none]);
+    return 1 - STUFFED * over * over;
   },
 });

@@ -17,8 +17,9 @@ export const linksInternal = criterion({
   needs: [],
   target: ({ internalLinks: [, from, to] }) =>
     `${from}-${to} links to other pages of the site per 1,000 words`,
-  measure(facts) {
-    const links = linksToOthers(facts);
+  measure(facts, { site }) {
+    // A link that leads nowhere links to no page of the site.
+    const links = linksToOthers(facts).filter(({ path }) => !site?.pagesKnown || site.pages.has(path!));
     const limits = facts.settings.limits.internalLinks;
     const x =
       links.length === 0

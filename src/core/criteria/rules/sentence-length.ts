@@ -1,6 +1,20 @@
-import { criterion } from '../criterion.ts';
+import type { BlockReading } from '../block-reader.ts';
+import { criterion, type Evidence } from '../criterion.ts';
 import { count, measure, placeIn } from '../judging.ts';
 import { ramp } from '../ramp.ts';
+
+const known = new WeakMap<BlockReading, { index: number; places: Evidence[] }>();
+
+/** The long sentences of a block; asked for with every report, and seldom changed. */
+function placesOf(reading: BlockReading, index: number): Evidence[] {
+  let found = known.get(reading);
+  if (found?.index !== index) {
+    const { block, longSentences } = reading;
+    found = { index, places: longSentences.map(({ start, end }) => placeIn(block, index, start, end)) };
+    known.set(reading, found);
+  }
+  return found.places;
+}
 
 export const sentenceLength = criterion({
   id: 'sentence-length',
@@ -17,11 +31,7 @@ export const sentenceLength = criterion({
     if (all === 0) return measure(0, 'no sentences', 'There is no running text yet.');
     const share = ramp((all - long) / all, limits.sentenceShare);
     const evidence =
-      share === 1
-        ? []
-        : totals.withLongSentences.flatMap(({ reading: { block, longSentences }, index }) =>
-            longSentences.map(({ start, end }) => placeIn(block, index, start, end)),
-          );
+      share === 1 ? [] : totals.withLongSentences.flatMap(({ reading, index }) => placesOf(reading, index));
     return measure(
       share,
       `${long} of ${all} long`,

@@ -87,7 +87,7 @@ describe('what the last change did', () => {
       report(`# Bike tour\n\n${'A longer text about the dyke. '.repeat(40)}`),
     );
     expect(after.lastChange!.gain).toBeCloseTo(after.report!.score - before.report!.score, 9);
-    expect(after.lastChange!.what).toBe('Length');
+    expect(after.lastChange!.what).toBe('Enough to be a post');
   });
   it('stays where the score did not move', () => {
     const first = openPostReducer(before, report('# Bike tour\n\nShort and more.'));

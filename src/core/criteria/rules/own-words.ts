@@ -1,0 +1,57 @@
+import { criterion, type Evidence } from '../criterion.ts';
+import type { DraftFacts } from '../draft-facts.ts';
+import { count, measure, placeIn } from '../judging.ts';
+
+/** Share of words in repeated sentences at which nothing is earned. */
+const NONE = 0.3;
+/** What all else earns at least. */
+const LEAST = 0.4;
+/** What each sentence that stands a third time or more costs all else beside its share of the words, and the most that they cost so. */
+const EACH = 0.04;
+const MOST_EACH = 0.22;
+
+/** Places from which a note stops to name more. */
+const SHOWN = 4;
+
+const repeatedShare = ({ whole, words }: DraftFacts): number =>
+  words === 0 ? 0 : whole.repeatedWords / words;
+
+/** Where sentences stand that were said before: the first of them. */
+function placesOfRepetition({ whole, readings }: DraftFacts): Evidence[] {
+  const met = new Set<number>();
+  const places: Evidence[] = [];
+  for (let index = 0; index < readings.length && places.length < SHOWN; index++) {
+    const { block, said } = readings[index];
+    for (const { key, start, end } of said) {
+      if (!whole.isRepeated(key)) continue;
+      if (met.has(key)) places.push(placeIn(block, index, start, end));
+      met.add(key);
+    }
+  }
+  return places;
+}
+
+export const ownWords = criterion({
+  id: 'own-words',
+  group: 'substance',
+  title: 'Nothing said twice',
+  place: 'text',
+  weight: 2,
+  needs: ['words'],
+  target: () => 'no sentence of a paragraph stands more than once',
+  measure(facts) {
+    const { whole } = facts;
+    const share = Math.max(0, 1 - repeatedShare(facts) / NONE);
+    if (whole.repeatedSentences === 0) return measure(1, 'none', '');
+    const places = placesOfRepetition(facts);
+    return measure(
+      share,
+      count(whole.repeatedSentences, 'repeated sentence'),
+      `${count(whole.repeatedSentences, 'sentence')} ${whole.repeatedSentences === 1 ? 'was' : 'were'} said before, word for word. Take the repetition out.`,
+      places,
+    );
+  },
+  holdsBack: (facts) =>
+    1 -
+    Math.min(1 - LEAST, 1.2 * repeatedShare(facts) + Math.min(MOST_EACH, EACH * facts.whole.wornSentences)),
+});

@@ -1,0 +1,131 @@
+import { describe, expect, it } from 'vitest';
+import { type Case, judge, PROSE, share, words } from '../judge.test-data.ts';
+
+/** A short post in order: each section speaks of its heading. */
+const GUIDE = `
+## Finding the valve
+
+The valve stands between two spokes. Turn the wheel until the valve is at the top. A valve that leans has been pulled; let some air out first.
+
+## Pumping
+
+Fit the pump squarely on the valve. Push the lever of the pump until it clicks. The gauge of the pump jumps with each stroke, so read it at rest.
+
+## Reading the sidewall
+
+The sidewall names two limits. Below the lower limit the rim strikes the road; above the upper limit the tyre leaves it. Most riders stay well between the limits on the sidewall.
+
+## Loaded bikes
+
+A loaded bike wants more air behind. Put the heavy bags on the rear rack and add a little pressure to the rear tyre. Check the rear tyre again after the first loaded hour.
+`;
+const sentences = GUIDE.split(/\n+/)
+  .filter((line) => line !== '' && !line.startsWith('#'))
+  .flatMap((line) => line.split(/(?<=[.!?;])\s+/));
+const disorder = (text: string) =>
+  text
+    .split(/(?<=[.!?])\s+/)
+    .map((sentence) => {
+      const list = sentence.replace(/[.!?,;]/g, '').split(/\s+/);
+      return `${list
+        .filter((_, at) => at % 3 === 2)
+        .concat(
+          list.filter((_, at) => at % 3 === 1),
+          list.filter((_, at) => at % 3 === 0),
+        )
+        .join(' ')}.`;
+    })
+    .join(' ');
+
+describe('prose', () => {
+  it.each<[string, Case, number | null]>([
+    ['sentences', { md: PROSE }, 1],
+    ['too little to tell', { md: 'The tide is high.' }, null],
+    ['another language', { md: PROSE, language: 'de' }, null],
+    ['the words of each sentence in disorder', { md: disorder(PROSE) }, 0],
+    ['a list of keywords', { md: 'bike touring packing waterproof pannier estuary '.repeat(12) }, 0],
+  ])('%s', (_, given, expected) => expect(share('prose', given)).toBe(expected));
+  it('quotes the sentences that are none', () => {
+    const { quotes } = judge('prose', { md: `${disorder(PROSE)}\n\n${disorder(PROSE)}` });
+    expect(quotes.length).toBeGreaterThan(1);
+  });
+  it('takes most of what everything else earns from words in disorder', () => {
+    const given = { title: 'A day on the dyke', slug: 'dyke', keyword: 'dyke' };
+    const whole = judge('prose', { ...given, md: PROSE }).total;
+    expect(judge('prose', { ...given, md: disorder(PROSE) }).total).toBeLessThan(whole / 2);
+  });
+});
+
+describe('sentence-order', () => {
+  it.each<[string, Case, number | null]>([
+    ['sections that speak of their headings', { md: GUIDE }, 1],
+    ['a few sentences', { md: PROSE }, null],
+    ['another language', { md: GUIDE, language: 'fr' }, null],
+  ])('%s', (_, given, expected) => expect(share('sentence-order', given)).toBe(expected));
+  it('the same sentences dealt out anyhow earn less', () => {
+    const dealt = Array.from({ length: 4 }, (_, section) =>
+      sentences.filter((_, at) => at % 4 === section).join(' '),
+    );
+    const headings = GUIDE.match(/## .*/g)!;
+    const md = headings.map((heading, at) => `${heading}\n\n${dealt[at]}`).join('\n\n');
+    const [inOrder, anyhow] = [GUIDE, md].map((text) =>
+      Number(judge('sentence-order', { md: text }).measured),
+    );
+    expect(anyhow).toBeLessThan(inOrder / 2);
+  });
+});
+
+describe('on-subject', () => {
+  it.each<[string, Case, number | null]>([
+    ['about it', { md: GUIDE, keyword: 'tyre valve' }, 1],
+    ['about something else', { md: GUIDE, keyword: 'sourdough starter' }, 0],
+    ['no keyword', { md: GUIDE }, 0],
+    ['another language', { md: GUIDE, keyword: 'valve', language: 'fr' }, null],
+  ])('%s', (_, given, expected) => {
+    const found = share('on-subject', given);
+    if (expected === 1) expect(found).toBeGreaterThan(0.5);
+    else expect(found).toBe(expected);
+  });
+  it('a keyword in the headings alone makes no subject', () => {
+    const md = GUIDE.replace(/## /g, '## Sourdough starter: ');
+    expect(share('on-subject', { md, keyword: 'sourdough starter' })).toBe(0);
+    expect(judge('on-subject', { md, keyword: 'sourdough starter' }).advice).toContain('hardly speaks of');
+  });
+});
+
+describe('own-words', () => {
+  it('says which sentences stand twice, and takes from all else', () => {
+    const given = { title: 'A day on the dyke', slug: 'dyke', keyword: 'dyke' };
+    const once = judge('own-words', { ...given, md: `${GUIDE}\n\n${PROSE}` });
+    expect(once.share).toBe(1);
+    const often = judge('own-words', { ...given, md: `${GUIDE}\n\n${`${PROSE}\n\n`.repeat(5)}` });
+    expect(often.share).toBe(0);
+    expect(often.quotes[0]).toBe('We set out from the quay before the wind got up.');
+    expect(often.quotes.length).toBeGreaterThan(3);
+    expect(often.total).toBeLessThan(once.total - 15);
+  });
+  it('points of a list may repeat each other', () =>
+    expect(
+      share('own-words', {
+        md: `${PROSE}\n\n${'- Bring it back before the shop closes at six.\n'.repeat(6)}`,
+      }),
+    ).toBe(1));
+});
+
+describe('post-size', () => {
+  it.each<[string, Case, number | null]>([
+    ['empty', {}, 0],
+    ['half of a post', { md: words(75) }, 0.5],
+    ['a post', { md: words(150) }, 1],
+    ['a third of the length wished', { md: words(150), targetWords: 900 }, 0.5],
+    ['a short wish', { md: words(50), targetWords: 120 }, 1],
+  ])('%s', (_, given, expected) => expect(share('post-size', given)).toBe(expected));
+});
+
+describe('points that substance holds back', () => {
+  it('can be won where it is lacking, and all of them sum to a hundred', () => {
+    const { total, ...line } = judge('post-size', { md: words(15), keyword: 'tide' });
+    expect(line.available - line.points).toBeGreaterThan(40);
+    expect(total).toBeLessThan(20);
+  });
+});
