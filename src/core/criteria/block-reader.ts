@@ -15,9 +15,9 @@ import {
   wordCount,
 } from '../language/index.ts';
 import { isClaim } from './claims.ts';
+import { LEANING, type OrderReading, type SaidSentence } from './order-reading.ts';
 import { StemCounter } from './stem-counts.ts';
 import type { StudyFacts } from './surroundings.ts';
-import { LEANING, type OrderReading, type SaidSentence } from './whole-text.ts';
 
 /** A use of the primary keyword in a block; words are counted from the block's first. */
 export interface KeywordUse {

@@ -20,9 +20,6 @@ const grammar = new Map(GRAMMAR.map((word, at) => [word, at + 1]));
 const open = new Map<string, number>(OPEN.map((name, at) => [name, GRAMMAR.length + 1 + at]));
 export const SYNTAX_CLASSES = GRAMMAR.length + 1 + OPEN.length;
 
-/** Whether a class is a word of grammar. */
-export const isGrammar = (kind: number): boolean => kind > 0 && kind <= GRAMMAR.length;
-
 function openClassOf(form: string): (typeof OPEN)[number] {
   if (/^[\d.,]+$/.test(form) || /^\d/.test(form)) return 'number';
   const part = partOfSpeech(form);
