@@ -72,6 +72,13 @@ describe('changes to a post as data', () => {
     ).toEqual([['bold one.'], ['And']]);
   });
 
+  it('part a paragraph again and again without an id twice', () => {
+    const before = document('One two three. Four five six. Seven eight.');
+    const once = applyEdits(before, [{ kind: 'split-block', blockId: 'b1', at: 15, newId: 'b1-2' }]);
+    const twice = applyEdits(once, [{ kind: 'split-block', blockId: 'b1', at: 4, newId: 'b1-2' }]);
+    expect(new Set(twice.draft.blocks.map(({ id }) => id)).size).toBe(3);
+  });
+
   it('never part at an end', () => {
     const before = document('Whole.');
     for (const at of [0, 6, 99]) {

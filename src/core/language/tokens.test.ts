@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { detectLanguage } from './detect.ts';
+import { detectLanguage, isEnglish } from './detect.ts';
 import { areVariants, inflectionCandidates } from './inflections.ts';
 import { normalForm } from './normal.ts';
 import { fleschKincaidGrade, fleschReadingEase } from './readability.ts';
+import { asHeading } from './sentence-case.ts';
 import { sentenceBreaks } from './sentences.ts';
 import { stem } from './stems.ts';
 import { syllablesOf } from './syllables.ts';
@@ -112,6 +113,41 @@ describe('single words', () => {
     expect(fleschKincaidGrade({ words: 100, sentences: 5, syllables: 130 })).toBeCloseTo(7.55, 9);
     expect(fleschReadingEase({ words: 0, sentences: 0, syllables: 0 })).toBeNull();
   });
+});
+
+describe('where a sentence ends', () => {
+  it.each([
+    ['He came on sat. The rest left.', 2],
+    ['We sat. The rain fell.', 2],
+    ['It is Plan B. We go.', 2],
+    ['Take vitamin C. It helps.', 2],
+    ['Ask Dr. Moss. She knows.', 2],
+    ['J. Marsh wrote it.', 1],
+    ['See fig. 3 for it.', 1],
+    ['A ripe fig. The end.', 2],
+    ['At 5 p.m. the ferry goes.', 1],
+    ['Open Mon. 9 to 5.', 1],
+  ])('"%s" is %i', (text, count) => expect(tokenize(text, new Vocabulary()).sentenceCount).toBe(count));
+});
+
+describe('English by its tag', () => {
+  it.each([
+    ['en', true],
+    ['en-GB', true],
+    ['en_US', true],
+    ['EN', true],
+    ['de', false],
+    ['enm', false],
+  ])('%s: %s', (tag, english) => expect(isEnglish(tag)).toBe(english));
+});
+
+describe('a phrase as a heading', () => {
+  it.each([
+    ['diy gps mount', 'DIY GPS mount'],
+    ['how to read a pdf', 'How to read a PDF'],
+    ['ios backup', 'iOS backup'],
+    ['tide tables', 'Tide tables'],
+  ])('"%s" is "%s"', (phrase, heading) => expect(asHeading(phrase)).toBe(heading));
 });
 
 describe('language of a text', () => {

@@ -15,7 +15,7 @@ import {
   unpackKeywords,
   writeKeywordTable,
 } from './index.ts';
-import { readFigure } from './read-figure.ts';
+import { readFigure, readSmallFigure } from './read-figure.ts';
 
 const source = { name: 'panniers.csv', date: '2026-11-20' };
 const defaults = { region: 'GB', source };
@@ -46,6 +46,13 @@ describe('a figure as tables write it', () => {
     ['-', null],
     ['n/a', null],
   ])('%s is %s', (cell, value) => expect(readFigure(cell)).toBe(value));
+  it.each([
+    ['4.125', 4.125],
+    ['4,125', 4.125],
+    ['12', 12],
+    ['1.2K', 1200],
+    ['', null],
+  ])('a small figure: %s is %s', (cell, value) => expect(readSmallFigure(cell)).toBe(value));
   it.each(['many', '12 apples', '1..2..', '--4'])('%s is none', (cell) => expect(readFigure(cell)).toBeNaN());
   it('never throws', () => fc.assert(fc.property(fc.string(), (cell) => void readFigure(cell))));
 });

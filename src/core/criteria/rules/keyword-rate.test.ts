@@ -26,6 +26,15 @@ describe('keyword-rate', () => {
       },
       1,
     ],
+    [
+      'a little more than the pages do costs a little',
+      {
+        keyword: 'bike tour',
+        md: `${'A bike tour. '.repeat(10)}${words(170)}`,
+        study: { keywordRateUpper: 4.5 },
+      },
+      0.8,
+    ],
     ['nothing but the keyword', { keyword: 'bike tour', md: 'Bike tour. '.repeat(20) }, 0],
   ])('%s', (_, given, expected) => expect(share('keyword-rate', given)).toBe(expected));
 });

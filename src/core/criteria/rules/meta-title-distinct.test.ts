@@ -11,5 +11,10 @@ describe('meta-title-distinct', () => {
       { title: 'Tides', md: PROSE, others: [{ title: 'tides' }] },
       0,
     ],
+    [
+      'the same with typographic quotes',
+      { title: 'The rider’s “tides”', md: PROSE, others: [{ title: 'The rider\'s "tides"' }] },
+      0,
+    ],
   ])('%s', (_, given, expected) => expect(share('meta-title-distinct', given)).toBe(expected));
 });
