@@ -49,7 +49,7 @@ export const goTo = (page: Page, step: string): Promise<void> =>
 /** The score as shown at the corner. */
 export const scoreOf = (page: Page): Locator => page.getByRole('status', { name: 'Score' });
 
-/** The exact score: the sum of the group points that the ridge tells. */
+/** The score with a decimal: the sum of the group points that the ridge tells, each of them rounded. */
 export async function exactScore(page: Page): Promise<number> {
   const words =
     (await page

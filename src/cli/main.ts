@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { DraftReadings, readProfile, reportFacts, type StudyFacts } from '../core/criteria/index.ts';
+import { draftLanguage } from '../core/draft/index.ts';
 import { readStudyFile, type ScoreReportJson, scoreReportJson } from '../core/formats/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
 import { scorePost } from '../core/scoring/index.ts';
@@ -130,7 +131,8 @@ function* scoreGroup(
     if (options.keyword !== null) fields.keyword = options.keyword;
     if (options.supporting !== null) fields.supporting = options.supporting;
     const document = { fields, draft: file.document.draft };
-    return { file, document, post: indexedPost(file.path, document, file.filePath, site.language) };
+    const language = site.language || draftLanguage(document.draft.blocks);
+    return { file, document, post: indexedPost(file.path, document, file.filePath, language) };
   });
   const index = group.isSite
     ? new SiteIndex(

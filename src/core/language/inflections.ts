@@ -1,6 +1,5 @@
 import { isKnownWord, knownWords } from './known-words.ts';
 import { oneSpelling } from './spellings.ts';
-import { wordCount } from './word-frequency.ts';
 
 /** Words whose ending is no inflection. */
 const WHOLE = new Set(
@@ -73,7 +72,8 @@ export function inflectionCandidates(normal: string): string[] {
 }
 
 /** Endings before which an e was dropped: "cycl-ing", "creat-ing", "glaz-ing". */
-const LOST_E = /(?:[^aeioul]l|[^aeiou]at|[eiou]at|iz|[uv]|[^n]c|dg|[aiou]d|[aiu]r|rg|rs|ns|[^s]s)$/;
+const LOST_E =
+  /(?:[^aeioulr]l|[aeiou]ag|ok|[aeiou]ut|mut|iag|rag|[^aeiou]at|[eiou]at|iz|[uv]|[^n]c|dg|[aiou]d|[aiu]r|rg|rs|ns|[^s]s)$/;
 
 /** Forms of irregular verbs that are more often words of their own. */
 const OWN_WORDS = new Set(
@@ -82,12 +82,11 @@ const OWN_WORDS = new Set(
   ),
 );
 
-/** What {@link wordCount} answers for words that it does not list. */
-const RARE = 2;
-
 /** Base forms of everyday trade prose that lists of spoken words lack. */
 const TRADE_WORDS = new Set(
-  'cache shoe overshoe snowshoe podcast vlog blog app webinar newsletter dataset'.split(' '),
+  'advertise attach bias cache consume delete disable kilo skid shoe overshoe snowshoe podcast vlog blog app webinar newsletter dataset'.split(
+    ' ',
+  ),
 );
 
 const bases = new Map<string, string>();
@@ -100,23 +99,24 @@ function betterBase(normal: string): string {
   if (others.length === 0) return normal;
   const listed = irregular.get(normal);
   if (listed !== undefined && listed.length > 1) return listed;
-  const known = others.filter(
-    (other) => other.length > 2 && (all.has(other) || TRADE_WORDS.has(other) || wordCount(other) > RARE),
-  );
-  if (known.length > 0)
-    return known.reduce((best, next) => (wordCount(next) > wordCount(best) ? next : best));
+  // "calling" is of call, whatever "cal" may be.
+  const doubled = /([flsz])\1(?:ed|ing)$/.test(normal) ? normal.replace(/(?:ed|ing)$/, '') : null;
+  if (doubled !== null && all.has(doubled)) return doubled;
+  const known = others.find((other) => other.length > 2 && (all.has(other) || TRADE_WORDS.has(other)));
+  if (known !== undefined) return known;
   // A word in -ed or -ing that is known itself is no inflection of one that is not ("kindred").
   if (all.has(normal) && !normal.endsWith('s')) return normal;
   // "alias", "Matthias": no plurals of words that nobody knows.
   if (/[ao]s$/.test(normal)) return normal;
   const long = others.filter((other) => other.length > 2);
-  if (/([flsz])\1(?:ed|ing)$/.test(normal)) return normal.replace(/(?:ed|ing)$/, '');
+  if (doubled !== null) return doubled;
   if (long.length < 2) return long[0] ?? normal;
   const withE = long.find((other) => other.endsWith('e'));
   const without = long.find((other) => other !== withE)!;
   if (withE === undefined) return without;
   if (normal.endsWith('ies')) return without;
   if (normal.endsWith('s')) return /(?:ss|x|ch|sh|zz|o)es$/.test(normal) ? without : withE;
+  if (/([a-z])\1(?:ed|ing)$/.test(normal)) return without;
   return LOST_E.test(without) ? withE : without;
 }
 

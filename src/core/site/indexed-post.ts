@@ -1,4 +1,4 @@
-import { type Draft, draftLanguage, type PostFields } from '../draft/index.ts';
+import type { PostFields } from '../draft/index.ts';
 
 /** What the site's index keeps of a post. */
 export interface IndexedPost {
@@ -14,18 +14,18 @@ export interface IndexedPost {
   filePath?: string;
 }
 
-/** The index entry of a document; `siteLanguage` is what its site declares, empty where it declares none. */
+/** The index entry of a document; `language` is that of posts that declare none: the site's, or what the words tell. */
 export const indexedPost = (
   id: string,
-  { fields, draft }: { fields: PostFields; draft?: Draft },
+  { fields }: { fields: PostFields },
   filePath?: string,
-  siteLanguage = '',
+  language = '',
 ): IndexedPost => ({
   id,
   title: fields.title,
   metaTitle: fields.metaTitle,
   keyword: fields.keyword,
-  language: fields.language || siteLanguage || (draft ? draftLanguage(draft.blocks) : ''),
+  language: fields.language || language,
   slug: fields.slug,
   canonical: fields.canonical,
   filePath,
