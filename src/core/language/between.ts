@@ -36,7 +36,7 @@ export interface Sentence {
 export const ownWords = (phrase: Phrase, left: number): string[] =>
   phrase.forms.slice(phrase.slots[left].token + 1, phrase.slots[left + 1].token);
 
-const COLON = /[:()[\]–—]|\s-+\s/;
+const COLON = /:\s|[()[\]–—]|\s-+\s/;
 const STOP = /[,;\n.!?…。、，．]/;
 
 /**
@@ -62,8 +62,11 @@ export function hopBetween(
   for (let at = left.last + 1; at <= right.first; at++) {
     if (tokens.gaps[at] === Gap.Clause) {
       const marks = text.slice(tokens.ends[at - 1], tokens.starts[at]);
-      // "cheap, light shoes": a comma between words that describe; "we run, shoes off" is two clauses.
-      const listed = marks.trim() === ',' && at < right.first && content === 0;
+      // "cheap, light shoes": a comma between words that describe; "we run, shoes off" and "merging, old branches" are two
+      // clauses, and "user:group" is notation.
+      const listed =
+        marks.trim() === ',' && at < right.first && content === 0 && !isGerund(left, tokens, vocabulary);
+      if (marks === ':') return null;
       if (STOP.test(marks) && !listed && !isOwnGap(phrase, left.to)) return null;
       if (listed || COLON.test(marks)) kind = 'split';
     }
@@ -96,6 +99,8 @@ export function hopBetween(
   }
   // "bike and ferry tours" is about bike tours, "coffee and grinders" about no coffee grinder.
   if (conjunction && content === 0) return null;
+  // "directories to inherit permissions" says what they do.
+  if (joining === 'to' && content > 0 && !ownJoins) return null;
   if (joining !== null && !ownJoins && !isQuery(text, tokens, vocabulary, joining, left, right)) return null;
   return article && content === 0 && goesOn({ text, tokens, vocabulary }, right.last) ? null : kind;
 }
@@ -117,6 +122,9 @@ export function goesOn({ tokens, vocabulary }: Sentence, last: number): boolean 
   if (/[^s]s$/.test(own) || isFunctionWord(form) || isDeterminer(form) || isNegation(form)) return false;
   return !ADVERBS.has(form) && !/(?:ly|ing|ed)$/.test(form) && !/^\d/.test(form) && !isLikelyVerb(form);
 }
+
+const isGerund = ({ last }: Occurrence, tokens: Tokens, vocabulary: Vocabulary): boolean =>
+  /ing$/.test(vocabulary.form(tokens.ids[last]));
 
 const isOwnGap = (phrase: Phrase, left: number): boolean =>
   phrase.gaps[phrase.slots[left + 1].token] === Gap.Clause;

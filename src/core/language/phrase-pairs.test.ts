@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { PhraseMatcher } from './matcher.ts';
-import { NOT_USED, USED } from './phrase-pairs.test-data.ts';
+import { USED } from './phrase-pairs.test-data.ts';
+import { NOT_USED } from './phrase-strangers.test-data.ts';
 import { tokenize } from './tokens.ts';
 import { Vocabulary } from './vocabulary.ts';
 
@@ -27,6 +28,9 @@ describe('what an editor sees at once', () => {
     ['second hand bike', 'hand with the second bike'],
     ['word to pdf', 'a word about PDF'],
     ['diet plan', 'Plan to diet'],
+    ['user group', 'chown user:group file'],
+    ['directory permissions', 'directories to inherit permissions from above'],
+    ['merge branches', 'proper merging, published branches should stay'],
   ])('"%s" is not in "%s"', (keyword, text) => expect(found([keyword, text])).toBe(false));
   it.each([
     ['colour blind friendly', 'a color-blind-friendly palette'],

@@ -92,14 +92,11 @@ const AFTER_IS = new Set('e ed es ing er ers ation ations able ational'.split(' 
 /** Without -es: "analyses" is also the plural of a noun. */
 const AFTER_YS = new Set('e ed ing er ers'.split(' '));
 
-let british: Map<string, string> | null = null;
+let british: Set<string> | null = null;
 
 /** A form with those words spelled as a model spells them that can be spelled in two ways: "flat tire" after "tyre" is "flat tyre". */
 export function spelledLike(form: string, model: string): string {
-  if (!british) {
-    british = new Map();
-    for (const [, br] of spellings()) british.set(br, br);
-  }
+  british ??= new Set(spellings().values());
   const wanted = new Set(
     model
       .toLowerCase()
