@@ -87,7 +87,6 @@ export interface DraftFacts {
   keyword: string;
   words: number;
   sentences: number;
-  syllables: number;
   /** Index of the h1 that is the title, which is no part of the body; -1 where the title stands outside it. */
   titleBlock: number;
   metaTitle: string;
@@ -192,8 +191,7 @@ export class DraftReadings {
       english,
       keyword: fields.keyword.trim(),
       words: totals.words,
-      sentences: totals.sentences,
-      syllables: totals.syllables,
+      sentences: totals.read.sentences,
       useCount: totals.useCount,
       totals,
       whole: this.wholeText.read(readings, titleBlock),

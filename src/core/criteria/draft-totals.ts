@@ -10,14 +10,12 @@ export interface Placed {
 /** What is added up over a draft, in one pass that every criterion shares: walking all blocks for each would cost more than all else. */
 export interface DraftTotals {
   words: number;
-  sentences: number;
-  syllables: number;
   /** Weighted uses of the primary keyword. */
   useCount: number;
   /** Counts over the blocks that hold sentences: running text, and labels that are sentences. Reading ease follows from them. */
   read: { words: number; sentences: number; syllables: number };
-  /** Counts over running text: paragraphs, list items, quotes. */
-  prose: { words: number; sentences: number; syllables: number };
+  /** Sentences of running text: paragraphs, list items, quotes. */
+  proseSentences: number;
   paragraphs: number;
   longParagraphs: Placed[];
   /** Blocks with sentences over the limit, and how many such sentences there are. */
@@ -49,15 +47,12 @@ export function draftTotals(
   phrases: { supporting: number; terms: number },
   { headingRunWords, paragraphWords }: Limits,
 ): DraftTotals {
-  const prose = { words: 0, sentences: 0, syllables: 0 };
   const read = { words: 0, sentences: 0, syllables: 0 };
   const totals: DraftTotals = {
     words: 0,
-    sentences: 0,
-    syllables: 0,
     useCount: 0,
     read,
-    prose,
+    proseSentences: 0,
     paragraphs: 0,
     longParagraphs: [],
     withLongSentences: [],
@@ -99,8 +94,6 @@ export function draftTotals(
     const { termUses } = reading;
     for (let at = 0; at < termUses.length; at++) totals.termUses[termUses[at].term] += 1;
     totals.words += words;
-    totals.sentences += sentences;
-    totals.syllables += reading.syllables;
     if (sentences > 0) {
       read.words += words;
       read.sentences += sentences;
@@ -112,9 +105,7 @@ export function draftTotals(
       if (reading.disorderly.length > 0) totals.withDisorder.push({ index, reading });
     }
     if (reading.prose) {
-      prose.words += words;
-      prose.sentences += sentences;
-      prose.syllables += reading.syllables;
+      totals.proseSentences += sentences;
       if (reading.paragraph) {
         totals.paragraphs += 1;
         if (words > paragraphWords) totals.longParagraphs.push({ index, reading });

@@ -1,6 +1,7 @@
 import type { Block } from '../draft/index.ts';
 import type { MatchKind } from '../language/index.ts';
 import type { Evidence, Measure } from './criterion.ts';
+import type { DraftFacts } from './draft-facts.ts';
 
 /** Evidence for a place in a block. */
 export const placeIn = (block: Block, index: number, start: number, end: number): Evidence => ({
@@ -24,6 +25,12 @@ export const measure = (
   advice: string,
   evidence: Evidence[] = [],
 ): Measure => ({ share, measured, advice, evidence });
+
+/** What a criterion of substance leaves of everything else: all of it at a full share, `least` at none. */
+export const leavesAtLeast =
+  (least: number) =>
+  (_facts: DraftFacts, share: number): number =>
+    least + (1 - least) * share;
 
 // One formatter for all: making one costs more than a whole criterion.
 const numbers = new Intl.NumberFormat('en');

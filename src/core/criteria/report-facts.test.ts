@@ -60,7 +60,7 @@ describe('facts of a report', () => {
   it('follow the formula over their own counts', () => {
     const facts = factsOf('The road is flat. The wind is low.');
     const { readability, words, sentences } = reportFacts(facts);
-    expect([words, sentences, facts.syllables]).toEqual([8, 2, 8]);
+    expect([words, sentences, facts.totals.read.syllables]).toEqual([8, 2, 8]);
     expect(readability.fleschReadingEase).toBeCloseTo(206.835 - 1.015 * 4 - 84.6, 9);
   });
 });

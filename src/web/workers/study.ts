@@ -63,7 +63,7 @@ export interface OpenedPage {
 
 const vocabulary = new Vocabulary();
 /** Of all studies of a session. */
-export const bases = new WordBases(vocabulary);
+export const bases = WordBases.of(vocabulary);
 
 /** What was read of pages, by query and key: a study that is run again reads only what is new. */
 const read = new Map<string, PageReading>();

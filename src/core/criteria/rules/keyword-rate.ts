@@ -1,9 +1,23 @@
 import { criterion } from '../criterion.ts';
+import type { DraftFacts } from '../draft-facts.ts';
 import { count, measure, NO_KEYWORD, placeIn } from '../judging.ts';
 import { ramp } from '../ramp.ts';
+import type { StudyFacts } from '../surroundings.ts';
 
 /** What stuffing takes from all else at most. A little too much costs little: it grows with the square. */
 const STUFFED = 0.55;
+
+/** Uses per 100 words, up to where they are in order, and what share that earns. */
+function rateOf(
+  { words, useCount, settings: { limits } }: DraftFacts,
+  study: StudyFacts | null,
+): { rate: number; full: number; share: number } {
+  const [own, none] = limits.keywordRate;
+  const full = Math.max(own, study?.keywordRateUpper ?? 0);
+  const rate = words === 0 ? 0 : (100 * useCount) / words;
+  // Where the pages use it more, both ends move: the way down is as long as ever.
+  return { rate, full, share: ramp(rate, [null, null, full, full + none - own]) };
+}
 
 export const keywordRate = criterion({
   id: 'keyword-rate',
@@ -17,13 +31,9 @@ export const keywordRate = criterion({
     `${keywordUses} uses or more, at most ${Math.round(10 * Math.max(full, study?.keywordRateUpper ?? 0)) / 10} in 100 words`,
   measure(facts, { study }) {
     if (!facts.keyword) return NO_KEYWORD;
-    const { keywordUses, keywordRate } = facts.settings.limits;
-    const full = Math.max(keywordRate[0], study?.keywordRateUpper ?? 0);
-    // Where the pages use it more, both ends move: the way down is as long as ever.
-    const none = full + keywordRate[1] - keywordRate[0];
-    const rate = facts.words === 0 ? 0 : (100 * facts.useCount) / facts.words;
+    const { keywordUses } = facts.settings.limits;
+    const { rate, full, share: stuffed } = rateOf(facts, study);
     const enough = Math.min(1, facts.useCount / keywordUses);
-    const stuffed = ramp(rate, [null, null, full, none]);
     const uses = Math.round(facts.useCount * 10) / 10;
     if (stuffed < enough) {
       const evidence = facts.totals.withUses.flatMap(({ reading: { block, uses }, index }) =>
@@ -45,10 +55,7 @@ export const keywordRate = criterion({
   // A text that repeats its keyword everywhere is none that a reader would be shown.
   holdsBack(facts, _share, { study }) {
     if (!facts.keyword || facts.words === 0) return 1;
-    const { keywordRate } = facts.settings.limits;
-    const full = Math.max(keywordRate[0], study?.keywordRateUpper ?? 0);
-    const none = full + keywordRate[1] - keywordRate[0];
-    const over = 1 - ramp((100 * facts.useCount) / facts.words, [null, null, full, none]);
+    const over = 1 - rateOf(facts, study).share;
     return 1 - STUFFED * over * over;
   },
 });

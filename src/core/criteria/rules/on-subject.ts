@@ -1,6 +1,6 @@
 import { criterion } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
-import { measure, NO_KEYWORD, wholeBlock } from '../judging.ts';
+import { leavesAtLeast, measure, NO_KEYWORD, wholeBlock } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 
 /** Share of the sentences that name a word of the keyword in a text that is about it: the rarer half of articles has so much. */
@@ -58,5 +58,5 @@ export const onSubject = criterion({
       places,
     );
   },
-  holdsBack: (_facts, share) => LEAST + (1 - LEAST) * share,
+  holdsBack: leavesAtLeast(LEAST),
 });

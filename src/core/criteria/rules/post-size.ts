@@ -1,5 +1,5 @@
 import { criterion } from '../criterion.ts';
-import { count, grouped, measure } from '../judging.ts';
+import { count, grouped, leavesAtLeast, measure } from '../judging.ts';
 import { wishedWords } from './body-length.ts';
 
 /** What all else earns at least in a draft that has hardly begun: its notes are still worth reading. */
@@ -26,7 +26,7 @@ export const postSize = criterion({
       `${count(words, 'word')}: too little to be judged as a post. From ${count(floor, 'word')} on, everything else counts in full.`,
     );
   },
-  holdsBack: (_facts, share) => LEAST + (1 - LEAST) * share,
+  holdsBack: leavesAtLeast(LEAST),
 });
 
 const floorOf = (otherwise: number, wished: number | null): number =>

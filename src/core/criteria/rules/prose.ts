@@ -1,5 +1,5 @@
 import { criterion } from '../criterion.ts';
-import { measure, placeIn } from '../judging.ts';
+import { leavesAtLeast, measure, placeIn } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 
 /**
@@ -39,5 +39,5 @@ export const prose = criterion({
       places.slice(0, SHOWN),
     );
   },
-  holdsBack: (_facts, share) => LEAST + (1 - LEAST) * share,
+  holdsBack: leavesAtLeast(LEAST),
 });

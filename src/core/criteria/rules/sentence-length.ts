@@ -26,7 +26,7 @@ export const sentenceLength = criterion({
   target: ({ sentenceShare: [, from], sentenceWords }) =>
     `${Math.round((from ?? 0) * 100)} % of sentences with at most ${sentenceWords} words`,
   measure({ totals, settings: { limits } }) {
-    const all = totals.prose.sentences;
+    const all = totals.proseSentences;
     const long = totals.longSentences;
     if (all === 0) return measure(0, 'no sentences', 'There is no running text yet.');
     const share = ramp((all - long) / all, limits.sentenceShare);

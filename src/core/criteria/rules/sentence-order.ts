@@ -1,5 +1,5 @@
 import { criterion } from '../criterion.ts';
-import { measure } from '../judging.ts';
+import { leavesAtLeast, measure } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 
 /** Fewer sentences show no order. */
@@ -36,5 +36,5 @@ export const sentenceOrder = criterion({
         : 'Sentences of a paragraph, and of a section, have little in common. Bring together what belongs together.',
     );
   },
-  holdsBack: (_facts, share) => LEAST + (1 - LEAST) * share,
+  holdsBack: leavesAtLeast(LEAST),
 });
