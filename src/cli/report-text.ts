@@ -1,4 +1,4 @@
-import { byPointsToWin, type GroupResult, type ScoreReport } from '../core/criteria/index.ts';
+import { type GroupResult, notesOf, type ScoreReport } from '../core/criteria/index.ts';
 
 const ROWS = 3;
 
@@ -35,7 +35,7 @@ export const oneLine = (text: string): string =>
 
 /** A report for people: score, ridge, notes by points to win. */
 export function reportText(file: string, report: ScoreReport, words: number): string {
-  const notes = byPointsToWin(report.criteria).map(({ advice, available, points, id }) => {
+  const notes = notesOf(report.criteria).map(({ advice, available, points, id }) => {
     const gain = `+${(available - points).toFixed(1)}`.padStart(6);
     return `${gain}  ${oneLine(advice ?? '')} (${id})`;
   });

@@ -22,12 +22,17 @@ export interface Measure {
   evidence: Evidence[];
   /** What to change; not read where the share is full. */
   advice: string;
+  /** Where that is changed, if not where the criterion stands. */
+  place?: Place;
 }
 
 /** A change that can be computed: what the button says, and the edits behind it. */
 export interface Fix {
+  /** What it does, with the words that will stand there where they are few. */
   label: string;
   edits: DraftEdit[];
+  /** The words were put together by rule: somebody should read them over. */
+  readOver?: true;
 }
 
 /** What lies around a draft. */
@@ -39,7 +44,7 @@ export interface Context {
 }
 
 /** Where a note stands when it speaks of no place in the text. */
-export type Place = 'title' | 'meta-title' | 'meta-description' | 'slug' | 'featured' | 'text';
+export type Place = 'title' | 'meta-title' | 'meta-description' | 'slug' | 'featured' | 'target' | 'text';
 
 /** One criterion: data and pure functions. A new one is one file with its test, and one line in `criteria-list`. */
 export interface Criterion<Id extends string = string> {

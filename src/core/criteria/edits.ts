@@ -1,10 +1,15 @@
-import type { Block, Picture, PostDocument, PostFields } from '../draft/index.ts';
+import { type Block, type Picture, type PostDocument, type PostFields, tidyMarks } from '../draft/index.ts';
 
 /** One change to a post, as data. */
 export type DraftEdit =
   | { kind: 'set-field'; field: keyof PostFields; value: PostFields[keyof PostFields] }
   | { kind: 'replace-text'; blockId: string; start: number; end: number; quote: string; text: string }
   | { kind: 'set-heading-level'; blockId: string; level: number }
+  | { kind: 'make-heading'; blockId: string; level: number }
+  /** A link over some words; `href` null: the words stand without one. */
+  | { kind: 'set-link'; blockId: string; start: number; end: number; quote: string; href: string | null }
+  /** Others in the place of a block whose text is still `quote`. */
+  | { kind: 'replace-block'; blockId: string; quote: string; blocks: Block[] }
   | { kind: 'set-picture'; blockId: string; picture: Partial<Picture> }
   | { kind: 'remove-block'; blockId: string }
   | { kind: 'split-block'; blockId: string; at: number; newId: string }
@@ -22,11 +27,39 @@ export function applyEdits({ fields, draft }: PostDocument, edits: readonly Draf
     else if (edit.kind === 'add-own-figure')
       nextFields = { ...nextFields, ownFigures: [...nextFields.ownFigures, edit.quote] };
     else {
-      const own = edit.kind === 'split-block' ? { ...edit, newId: freeId(edit.newId, blocks) } : edit;
+      const own = withFreeIds(edit, blocks);
       blocks = blocks.flatMap((block) => (block.id === own.blockId ? editBlock(block, own) : [block]));
     }
   }
   return { fields: nextFields, draft: blocks === draft.blocks ? draft : { ...draft, blocks } };
+}
+
+/** The same edits with ids for new blocks that `nextId` gives out, for a draft that goes on living. */
+export const withNewIds = (edits: readonly DraftEdit[], nextId: () => string): DraftEdit[] =>
+  edits.map((edit): DraftEdit => {
+    if (edit.kind === 'split-block') return { ...edit, newId: nextId() };
+    if (edit.kind !== 'replace-block') return edit;
+    return renamed(edit, (id) => (id === edit.blockId ? id : nextId()));
+  });
+
+type ReplaceBlock = Extract<DraftEdit, { kind: 'replace-block' }>;
+
+/** Renames the blocks that come, and with them their containers, which are known by the first block inside. */
+function renamed(edit: ReplaceBlock, nameOf: (id: string) => string): ReplaceBlock {
+  const names = new Map(edit.blocks.map(({ id }) => [id, nameOf(id)]));
+  const blocks = edit.blocks.map((block) => ({
+    ...block,
+    id: names.get(block.id)!,
+    path: block.path.map((part) => ({ ...part, key: names.get(part.key) ?? part.key })),
+  }));
+  return { ...edit, blocks };
+}
+
+function withFreeIds(edit: BlockEdit, blocks: readonly Block[]): BlockEdit {
+  if (edit.kind === 'split-block') return { ...edit, newId: freeId(edit.newId, blocks) };
+  if (edit.kind !== 'replace-block') return edit;
+  const others = blocks.filter(({ id }) => id !== edit.blockId);
+  return renamed(edit, (id) => freeId(id, others));
 }
 
 /** An id that no block has: the one wished, else with the next number. */
@@ -45,6 +78,21 @@ function editBlock(block: Block, edit: BlockEdit): Block[] {
       return [];
     case 'set-heading-level':
       return block.kind === 'heading' ? [{ ...block, level: edit.level }] : [block];
+    case 'make-heading':
+      return block.kind === 'paragraph' && block.path.length === 0
+        ? [
+            {
+              ...block,
+              kind: 'heading',
+              level: edit.level,
+              marks: block.marks.filter(({ type }) => type !== 'bold'),
+            },
+          ]
+        : [block];
+    case 'set-link':
+      return block.text.slice(edit.start, edit.end) === edit.quote ? [setLink(block, edit)] : [block];
+    case 'replace-block':
+      return block.text === edit.quote ? edit.blocks : [block];
     case 'set-picture':
       return block.image ? [{ ...block, image: { ...block.image, ...edit.picture } }] : [block];
     case 'split-block':
@@ -68,6 +116,15 @@ function replaceText(block: Block, start: number, end: number, text: string): Bl
       end: moved(mark.end),
     })),
   };
+}
+
+function setLink(
+  block: Block,
+  { start, end, href }: { start: number; end: number; href: string | null },
+): Block {
+  const kept = block.marks.filter((mark) => mark.type !== 'link' || mark.end <= start || mark.start >= end);
+  const marks = href === null ? kept : [...kept, { type: 'link' as const, start, end, href }];
+  return { ...block, marks: tidyMarks(marks, block.text) };
 }
 
 function splitBlock(block: Block, at: number, newId: string): Block[] {

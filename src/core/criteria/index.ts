@@ -15,16 +15,16 @@ export { CRITERIA, CRITERION_IDS, type CriterionId } from './criteria-list.ts';
 export { type CriterionMeaning, criteriaMeanings } from './criteria-meanings.ts';
 export type { Context, Criterion, Evidence, Fix, Place } from './criterion.ts';
 export { type DraftFacts, DraftReadings, type DraftSettings, type PictureSize } from './draft-facts.ts';
-export { applyEdits, type DraftEdit } from './edits.ts';
+export { applyEdits, type DraftEdit, withNewIds } from './edits.ts';
 export { GROUPS, type Group } from './groups.ts';
 export { LIMIT_MEANINGS, type LimitMeaning, RAMP_CORNERS } from './limit-meanings.ts';
 export type { Limits, Ramp } from './limits.ts';
 export { isForAnyPage } from './needs.ts';
+export { gainOf, isWholePost, notesOf } from './notes.ts';
 export { defaultProfile, type Profile, readProfile } from './profile.ts';
 export { ramp } from './ramp.ts';
 export { type ReportFacts, reportFacts } from './report-facts.ts';
 export {
-  byPointsToWin,
   type CriterionResult,
   fixesFor,
   type GroupResult,
@@ -34,3 +34,4 @@ export {
 export type { PostRef, SiteFacts, StudyBand, StudyFacts, StudyTerm, StudyTopic } from './surroundings.ts';
 export { type TermUseInDraft, termBand, termUses } from './term-use.ts';
 export { COMMON, COVERED, type TopicInDraft, topicCover } from './topic-cover.ts';
+export { wordsAfter } from './words-after.ts';

@@ -44,7 +44,10 @@ export const count = (n: number, one: string, many = `${one}s`): string =>
   `${grouped(n)} ${n === 1 ? one : many}`;
 
 /** What every criterion about the keyword says where there is none. */
-export const NO_KEYWORD = measure(0, null, 'Set a primary keyword on Target.');
+export const NO_KEYWORD: Measure = {
+  ...measure(0, null, 'Set a primary keyword on Target.'),
+  place: 'target',
+};
 
 const KIND_WORDS: Record<MatchKind, string> = {
   exact: 'exact',

@@ -6,15 +6,7 @@ import { HOSTILE_WORDS } from '../language/hostile-words.test-data.ts';
 import { knownWords } from '../language/known-words.ts';
 import { emptyScene, scorePost } from '../scoring/index.ts';
 import { indexedPost } from '../site/index.ts';
-import {
-  byPointsToWin,
-  CRITERION_IDS,
-  DraftReadings,
-  defaultProfile,
-  GROUPS,
-  ramp,
-  readProfile,
-} from './index.ts';
+import { CRITERION_IDS, DraftReadings, defaultProfile, GROUPS, notesOf, ramp, readProfile } from './index.ts';
 import { ALL_IDS, judge, PROSE, words } from './judge.test-data.ts';
 
 const scene = emptyScene();
@@ -97,7 +89,7 @@ describe('the score', () => {
     );
   });
   it('lists notes by points to win', () => {
-    const gains = byPointsToWin(score(document(PROSE, { keyword: 'bike tour' })).criteria).map(
+    const gains = notesOf(score(document(PROSE, { keyword: 'bike tour' })).criteria).map(
       (one) => one.available - one.points,
     );
     expect(gains).toEqual([...gains].sort((a, b) => b - a));

@@ -87,7 +87,7 @@ export function scoreDraft(facts: DraftFacts, context: Context & { profile: Prof
       group,
       title,
       unit,
-      place,
+      place: found.place ?? place,
       applies: true,
       points,
       available,
@@ -155,12 +155,6 @@ function balanceOf(
   }
   return { left, lost: reasons > 0 ? (others * scale * (1 - left)) / reasons : 0, held };
 }
-
-/** Points to win, most first; ties in the order of the report. */
-export const byPointsToWin = (criteria: readonly CriterionResult[]): CriterionResult[] =>
-  criteria
-    .filter((criterion) => criterion.advice !== null)
-    .sort((a, b) => b.available - b.points - (a.available - a.points));
 
 const BY_ID = new Map<CriterionId, Criterion>(CRITERIA.map((criterion) => [criterion.id, criterion]));
 

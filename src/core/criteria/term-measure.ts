@@ -1,5 +1,6 @@
-import type { Measure } from './criterion.ts';
+import type { Fix, Measure } from './criterion.ts';
 import type { DraftFacts } from './draft-facts.ts';
+import { namedInText } from './fixing/named-in-text.ts';
 import { measure, placeIn } from './judging.ts';
 import type { StudyTerm } from './surroundings.ts';
 import { termUses } from './term-use.ts';
@@ -42,3 +43,9 @@ export function termMeasure(facts: DraftFacts, group: StudyTerm['group'], enough
       : `Seldom here: ${named}. The pages use them more.`,
   );
 }
+
+/** Terms that are not there yet, put where their nouns stand alone. */
+export const termFixes = (facts: DraftFacts, group: StudyTerm['group']): Fix[] =>
+  termUses(facts)
+    .filter(({ term, uses }) => term.group === group && uses === 0)
+    .flatMap(({ term }) => namedInText(facts, term.form).slice(0, 1));

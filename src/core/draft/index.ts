@@ -25,6 +25,7 @@ export {
   type Mark,
   type NextId,
   type Picture,
+  tidyMarks,
 } from './draft.ts';
 export { draftLanguage, openingText } from './draft-language.ts';
 export {

@@ -26,6 +26,8 @@ export const isDeterminer = (form: string): boolean => DETERMINERS.has(form);
 /** Words that turn a phrase into its opposite: "not", "without", "isn't". */
 export const isNegation = (form: string): boolean => NEGATIONS.has(form) || /n't$/.test(form);
 export const isConjunction = (form: string): boolean => CONJUNCTIONS.has(form);
+/** Words that make a verb of what follows, or are one: "is", "can", "needs". */
+export const isAuxiliary = (form: string): boolean => AUXILIARIES.has(form);
 export const isPronoun = (form: string): boolean => PRONOUNS.has(form);
 
 /**

@@ -1,4 +1,4 @@
-import { byPointsToWin, DraftReadings } from '../../core/criteria/index.ts';
+import { DraftReadings, notesOf } from '../../core/criteria/index.ts';
 import type { PostDocument } from '../../core/draft/index.ts';
 import type { Vocabulary } from '../../core/language/index.ts';
 import { type Scene, scorePost } from '../../core/scoring/index.ts';
@@ -18,7 +18,7 @@ export function scoreRow(
     scene,
     new DraftReadings(vocabulary),
   );
-  const [first] = byPointsToWin(report.criteria);
+  const [first] = notesOf(report.criteria);
   return {
     postId: post.id,
     siteId: post.siteId,

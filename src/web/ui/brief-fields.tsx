@@ -10,6 +10,8 @@ interface TextProps {
   onChange: (value: string) => void;
   label?: string;
   note?: ReactNode;
+  /** Whether the caret stands in it at once. */
+  autoFocus?: boolean;
   /** Its value comes back from storage later than it is typed. */
   stored?: boolean;
 }

@@ -41,6 +41,8 @@ interface TextProps {
   rows?: number;
   list?: readonly string[];
   inputMode?: 'text' | 'numeric';
+  /** Whether the caret stands in it at once: somebody was led here. */
+  autoFocus?: boolean;
   /** Its value comes back from storage later than it is typed, or not at all: it shows what was typed until then. */
   stored?: boolean;
 }
@@ -56,6 +58,7 @@ export function TextField({
   rows,
   list,
   inputMode,
+  autoFocus = false,
   stored = false,
 }: TextProps) {
   /** What was typed, and what was kept when the last key came. */
@@ -92,6 +95,8 @@ export function TextField({
               id={id}
               aria-describedby={noteId}
               list={list ? `${id}-list` : undefined}
+              // biome-ignore lint/a11y/noAutofocus: only where the writer asked to be led to this very field
+              autoFocus={autoFocus}
               {...own}
               className={BOX}
             />

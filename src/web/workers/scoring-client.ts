@@ -4,7 +4,7 @@ import { database } from '../data/database.ts';
 import { storageKind } from '../data/storage.ts';
 import { watchScene } from '../data/watch-scene.ts';
 import { connectWorker } from './connect-worker.ts';
-import type { ScoreAnswer, ScoringApi, TermPlace } from './scoring-worker.ts';
+import type { Offers, ScoreAnswer, ScoringApi, TermPlace } from './scoring-worker.ts';
 
 /** What a scoring client tells. */
 export interface ScoringListener {
@@ -98,6 +98,16 @@ export class ScoringClient {
   private failed(error: Error): void {
     this.sent = new Map();
     if (!this.closed) this.listener.onFailure(error.message);
+  }
+
+  /** The changes that help the post as it was scored last; null where it was scored anew in the meantime, or scoring stopped. */
+  async offers(): Promise<Offers | null> {
+    try {
+      return await (await this.link.api()).offers();
+    } catch (error) {
+      this.failed(error as Error);
+      return null;
+    }
   }
 
   /** Where a term of the study stands in the post. */

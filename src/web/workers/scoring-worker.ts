@@ -1,17 +1,13 @@
 import { expose } from 'comlink';
 import {
-  applyEdits,
-  type DraftEdit,
   type DraftFacts,
   DraftReadings,
-  type Fix,
-  fixesFor,
   type ScoreReport,
   termUses,
   topicCover,
 } from '../../core/criteria/index.ts';
 import type { Block, PostDocument, PostFields } from '../../core/draft/index.ts';
-import { type Scene, scorePost } from '../../core/scoring/index.ts';
+import { type OfferedFix, offersFor, type Scene, scorePost } from '../../core/scoring/index.ts';
 import { indexedPost } from '../../core/site/index.ts';
 import { openDatabase } from '../data/database.ts';
 import { sceneOf } from '../data/scene.ts';
@@ -29,20 +25,14 @@ export interface ScoreRequest {
   changed: Block[];
 }
 
-/** A change that can be pressed, and what the score is after it (measured, not estimated). */
-export interface OfferedFix {
-  label: string;
-  edits: DraftEdit[];
-  scoreAfter: number;
-}
+/** Changes that help, by criterion. */
+export type Offers = Record<string, OfferedFix[]>;
 
 export interface ScoreAnswer {
   postId: string;
   revision: number;
   report: ScoreReport;
   words: number;
-  /** By criterion. */
-  fixes: Record<string, OfferedFix[]>;
   /** How the post stands to its study; null: it has none. */
   coverage: Coverage | null;
 }
@@ -72,11 +62,8 @@ function coverageOf(facts: DraftFacts): Coverage | null {
   };
 }
 
-/** Most changes offered for one criterion. */
-const MOST_FIXES = 3;
-
 let scene: Scene | null = null;
-let last: DraftFacts | null = null;
+let last: { document: PostDocument; postId: string; scored: ReturnType<typeof scorePost> } | null = null;
 let held: { postId: string; blocks: Map<string, Block>; readings: DraftReadings } | null = null;
 
 function documentOf({ postId, fields, order, changed }: ScoreRequest): PostDocument {
@@ -86,6 +73,13 @@ function documentOf({ postId, fields, order, changed }: ScoreRequest): PostDocum
   if (held.blocks.size > order.length * 2 + 50)
     held.blocks = new Map(blocks.map((block) => [block.id, block]));
   return { fields, draft: { version: 1, blocks } };
+}
+
+/** The post in hand, or what a change would make of it, scored where it stands. */
+function scoredNow(postId: string, document: PostDocument): ReturnType<typeof scorePost> {
+  if (!scene) throw new Error('Nothing is known of the site yet.');
+  if (held?.postId !== postId) throw new Error('Another post is in hand.');
+  return scorePost(document, indexedPost(postId, document), scene, held.readings);
 }
 
 let stopWatching: () => void = () => {};
@@ -114,36 +108,35 @@ const api = {
   },
 
   score(request: ScoreRequest): ScoreAnswer {
-    if (!scene) throw new Error('Nothing is known of the site yet.');
+    const { postId, revision } = request;
     const document = documentOf(request);
-    const scored = (one: PostDocument) =>
-      scorePost(one, indexedPost(request.postId, one), scene!, held!.readings);
-    const { facts, context, report } = scored(document);
-    last = facts;
-    const fixes: Record<string, OfferedFix[]> = {};
-    for (const { id, advice } of report.criteria) {
-      if (advice === null) continue;
-      const offered = fixesFor(id, facts, context).slice(0, MOST_FIXES);
-      if (offered.length)
-        fixes[id] = offered.map((fix: Fix) => ({
-          ...fix,
-          scoreAfter: scored(applyEdits(document, fix.edits)).report.score,
-        }));
+    const scored = scoredNow(postId, document);
+    last = { document, postId, scored };
+    const { facts, report } = scored;
+    return { postId, revision, report, words: facts.words, coverage: coverageOf(facts) };
+  },
+
+  /** The changes that help the post as it was scored last; null where it was scored anew in the meantime. */
+  async offers(): Promise<Offers | null> {
+    const asked = last;
+    if (!asked) return null;
+    const { document, postId, scored } = asked;
+    const offers: Offers = {};
+    const all = offersFor(document, scored, (changed) => scoredNow(postId, changed).report.score);
+    for (const [id, fixes] of all) {
+      offers[id] = fixes;
+      // A report that is asked for in the meantime comes first.
+      await new Promise((next) => setTimeout(next, 0));
+      if (last !== asked) return null;
     }
-    return {
-      postId: request.postId,
-      revision: request.revision,
-      report,
-      words: facts.words,
-      fixes,
-      coverage: coverageOf(facts),
-    };
+    return offers;
   },
 
   /** Where a term of the study, by its key, stands in the post that was scored last. */
   placesOf(key: string): TermPlace[] {
-    const index = last?.settings.study?.terms.findIndex((term) => term.key === key) ?? -1;
-    return (last?.readings ?? []).flatMap(({ block, termUses: uses }) =>
+    const facts = last?.scored.facts;
+    const index = facts?.settings.study?.terms.findIndex((term) => term.key === key) ?? -1;
+    return (facts?.readings ?? []).flatMap(({ block, termUses: uses }) =>
       uses.filter(({ term }) => term === index).map(({ start, end }) => ({ blockId: block.id, start, end })),
     );
   },

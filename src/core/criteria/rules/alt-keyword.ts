@@ -1,4 +1,7 @@
-import { criterion } from '../criterion.ts';
+import { criterion, type Fix } from '../criterion.ts';
+import { altEdit, altFor } from '../fixing/alt-texts.ts';
+import { asWritten } from '../fixing/as-written.ts';
+import { placesToName } from '../fixing/naming.ts';
 import { imagePlaces } from '../image-reading.ts';
 import { measure, NO_KEYWORD } from '../judging.ts';
 
@@ -35,5 +38,25 @@ export const altKeyword = criterion({
         : 'Use the keyword as it is typed in one alt text.',
       imagePlaces(holding),
     );
+  },
+  fixes(facts) {
+    if (
+      !facts.keyword ||
+      !facts.english ||
+      facts.images.some(({ alt }) => alt && facts.targetValueIn(alt) > 0)
+    )
+      return [];
+    return facts.images.flatMap((image): Fix[] => {
+      const alt = image.alt?.trim() || altFor(image, facts)?.text || '';
+      const written = (text: string): Fix => ({
+        label: `Say "${text}"`,
+        edits: [altEdit(image, text)],
+        readOver: true,
+      });
+      if (alt !== (image.alt ?? '').trim() && facts.targetValueIn(alt) > 0) return [written(alt)];
+      return placesToName(alt, asWritten(facts.keyword, facts), facts.reader.vocabulary)
+        .slice(0, 1)
+        .map(({ start, end, text }) => written(alt.slice(0, start) + text + alt.slice(end)));
+    });
   },
 });

@@ -1,4 +1,5 @@
-import { criterion } from '../criterion.ts';
+import { criterion, type Fix } from '../criterion.ts';
+import { altEdit, altFor } from '../fixing/alt-texts.ts';
 import { imagePlaces, nameOf } from '../image-reading.ts';
 import { measure } from '../judging.ts';
 
@@ -27,5 +28,20 @@ export const altPresent = criterion({
       `${missing[0] ? nameOf(missing[0]) : ''}${more} has no alt text. Say what it shows.`,
       imagePlaces(missing),
     );
+  },
+  fixes(facts) {
+    return facts.images.flatMap((image): Fix[] => {
+      if (image.alt === '' || (image.alt !== null && image.alt.trim() !== '')) return [];
+      const found = altFor(image, facts);
+      return found
+        ? [
+            {
+              label: `Say "${found.text}", from ${found.from}`,
+              edits: [altEdit(image, found.text)],
+              readOver: true,
+            },
+          ]
+        : [];
+    });
   },
 });

@@ -1,6 +1,7 @@
 import { plainWords } from '../../language/index.ts';
 import { criterion, type Fix } from '../criterion.ts';
 import type { DraftFacts, ImageFact } from '../draft-facts.ts';
+import { altEdit, altFor } from '../fixing/alt-texts.ts';
 import { imageName, imagePlaces, nameOf } from '../image-reading.ts';
 import { measure } from '../judging.ts';
 
@@ -60,12 +61,21 @@ export const altQuality = criterion({
   fixes(facts) {
     return faulty(facts).flatMap(({ image }): Fix[] => {
       const rest = (image.alt ?? '').trim().replace(LEAD, '');
-      if (rest === (image.alt ?? '').trim() || rest === '') return [];
+      if (rest === (image.alt ?? '').trim()) {
+        const found = altFor(image, facts);
+        return found && found.text !== rest
+          ? [
+              {
+                label: `Say "${found.text}", from ${found.from}`,
+                edits: [altEdit(image, found.text)],
+                readOver: true,
+              },
+            ]
+          : [];
+      }
+      if (rest === '') return [];
       const alt = rest[0].toUpperCase() + rest.slice(1);
-      const edits = image.block
-        ? [{ kind: 'set-picture' as const, blockId: image.block.id, picture: { alt } }]
-        : [{ kind: 'set-field' as const, field: 'imageAlt' as const, value: alt }];
-      return [{ label: `Say "${alt}"`, edits }];
+      return [{ label: `Say "${alt}"`, edits: [altEdit(image, alt)] }];
     });
   },
 });

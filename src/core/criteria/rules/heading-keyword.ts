@@ -1,6 +1,7 @@
-import { MATCH_VALUES } from '../../language/index.ts';
+import { asHeading, MATCH_VALUES } from '../../language/index.ts';
 import { criterion } from '../criterion.ts';
 import type { DraftFacts, HeadingFact } from '../draft-facts.ts';
+import { titlesNaming } from '../fixing/titles.ts';
 import { measure, NO_KEYWORD, wholeBlock } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 
@@ -11,6 +12,16 @@ function valueIn({ reading }: HeadingFact): number {
 }
 
 const judged = (facts: DraftFacts) => facts.sectionHeadings.filter(({ level }) => level === 2 || level === 3);
+
+const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
+
+/** Uses of the keyword below a heading, up to the next one. */
+function usesBelow({ readings }: DraftFacts, heading: number): number {
+  let uses = 0;
+  for (let at = heading + 1; at < readings.length && readings[at].level === 0; at++)
+    uses += readings[at].useCount;
+  return uses;
+}
 
 export const headingKeyword = criterion({
   id: 'heading-keyword',
@@ -32,7 +43,7 @@ export const headingKeyword = criterion({
     const some = `Name "${facts.keyword}" or a supporting keyword in a heading.`;
     if (headings.length < 3) return measure(Math.max(...values), measured, some);
     const limits = facts.settings.limits.headingKeywordShare;
-    const x = values.reduce((sum, value) => sum + value, 0) / headings.length;
+    const x = sum(values) / headings.length;
     const many = limits[2] !== null && x > limits[2];
     return measure(
       ramp(x, limits),
@@ -44,5 +55,40 @@ export const headingKeyword = criterion({
             .map(({ block, index }) => wholeBlock(block, index))
         : [],
     );
+  },
+  fixes(facts) {
+    if (!facts.keyword) return [];
+    const plain = judged(facts).filter((heading) => heading.text !== '' && valueIn(heading) === 0);
+    const values = judged(facts).map(valueIn);
+    const limits = facts.settings.limits.headingKeywordShare;
+    if (values.length > 2 && limits[2] !== null && sum(values) / values.length > limits[2]) return [];
+    // The heading with most to say of it first.
+    return plain
+      .flatMap(({ block, index, text }) => {
+        const [best] = titlesNaming(text, facts.keyword, facts);
+        if (!best) return [];
+        const uses = usesBelow(facts, index);
+        return [
+          {
+            uses: best.text.startsWith(`${asHeading(facts.keyword)}:`) ? uses : uses + 100,
+            fix: {
+              label: `Write "${best.text}"`,
+              edits: [
+                {
+                  kind: 'replace-text' as const,
+                  blockId: block.id,
+                  start: 0,
+                  end: block.text.length,
+                  quote: block.text,
+                  text: best.text,
+                },
+              ],
+              readOver: true as const,
+            },
+          },
+        ];
+      })
+      .sort((a, b) => b.uses - a.uses)
+      .map(({ fix }) => fix);
   },
 });

@@ -1,5 +1,11 @@
-import { criterion } from '../criterion.ts';
+import { criterion, type Fix } from '../criterion.ts';
 import { count, measure, wholeBlock } from '../judging.ts';
+
+/** Words up to which a paragraph in bold, or a question, can be a heading. */
+const MOST_WORDS = 12;
+
+/** A caption or a notice, however it is set. */
+const LABEL = /^(?:example|figure|fig|table|listing|note|tip|warning|caution|important)\b/i;
 
 export const headingSpacing = criterion({
   id: 'heading-spacing',
@@ -23,5 +29,23 @@ export const headingSpacing = criterion({
       `${count(longest, 'word')} run on without a heading. Set one before here.`,
       long.flatMap((run) => (run.past ? [wholeBlock(run.past.reading.block, run.past.index)] : [])),
     );
+  },
+  fixes(facts) {
+    const levels = facts.sectionHeadings.map(({ level }) => level).filter((level) => level > 1);
+    const level = Math.min(2, ...levels);
+    return facts.readings.flatMap(({ block, paragraph, words }): Fix[] => {
+      const text = block.text.trim();
+      if (!paragraph || block.path.length > 0 || words === 0 || words > MOST_WORDS || text.includes('\n'))
+        return [];
+      const bold = block.marks.some(
+        (mark) => mark.type === 'bold' && mark.start === 0 && mark.end >= block.text.trimEnd().length,
+      );
+      const heading =
+        !LABEL.test(text) &&
+        ((bold && !/[.,;]$/.test(text)) || (/^\p{Lu}[^.!?]*\?$/u.test(text) && words > 2));
+      return heading
+        ? [{ label: `Make "${text}" a heading`, edits: [{ kind: 'make-heading', blockId: block.id, level }] }]
+        : [];
+    });
   },
 });

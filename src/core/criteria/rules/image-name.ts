@@ -1,7 +1,7 @@
 import { criterion } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { imageName, imagePlaces } from '../image-reading.ts';
-import { measure } from '../judging.ts';
+import { measure, NO_KEYWORD } from '../judging.ts';
 
 const CAMERA =
   /^(?:img|dsc|dscn|dscf|pxl|mvi|gopr|p\d|image|photo|picture|screenshot|untitled|unnamed|scan|foto|bild)$/i;
@@ -39,12 +39,13 @@ export const imageNames = criterion({
       ? `"${(imageName(poor[0].src) || 'picture data').slice(0, 60)}" says nothing. Name the file by what it shows.`
       : facts.keyword
         ? `Name one picture's file after "${facts.keyword}".`
-        : 'Set a primary keyword on Target.';
-    return measure(
+        : NO_KEYWORD.advice;
+    const found = measure(
       0.5 * ((images.length - poor.length) / images.length) + 0.5 * best,
       `${images.length - poor.length} of ${images.length} well named`,
       advice,
       imagePlaces(poor),
     );
+    return poor.length === 0 && !facts.keyword ? { ...found, place: NO_KEYWORD.place! } : found;
   },
 });

@@ -6,7 +6,7 @@ export const keywordFree = criterion({
   id: 'keyword-free',
   group: 'keyword',
   title: 'Keyword of its own',
-  place: 'text',
+  place: 'target',
   weight: 3,
   needs: ['site', 'words'],
   target: () => 'no other post of the site has this primary keyword',

@@ -2,6 +2,7 @@ import type { MatchKind } from '../../language/index.ts';
 import { MATCH_VALUES } from '../../language/index.ts';
 import { criterion, type Evidence } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
+import { namedInText } from '../fixing/named-in-text.ts';
 import { kindInWords, measure, NO_KEYWORD, placeIn, wholeBlock } from '../judging.ts';
 
 /** The best match of the keyword within the intro: the first words of the body after the title. */
@@ -47,5 +48,9 @@ export const keywordIntro = criterion({
         ? `Name "${facts.keyword}" within the first ${facts.settings.limits.introWords} words.`
         : `Use "${facts.keyword}" as it is typed; the introduction has it ${kindInWords(kind)}.`;
     return measure(value, kindInWords(kind), advice, places);
+  },
+  fixes(facts) {
+    if (!facts.keyword) return [];
+    return namedInText(facts, facts.keyword, { from: 0, to: facts.settings.limits.introWords });
   },
 });

@@ -1,8 +1,13 @@
 import { criterion } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
+import type { DraftEdit } from '../edits.ts';
+import { asEdit, namedInText } from '../fixing/named-in-text.ts';
+import { saidShorter } from '../fixing/naming.ts';
 import { count, measure, NO_KEYWORD, placeIn } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 import type { StudyFacts } from '../surroundings.ts';
+
+type ReplaceText = Extract<DraftEdit, { kind: 'replace-text' }>;
 
 /** What stuffing takes from all else at most. A little too much costs little: it grows with the square. */
 const STUFFED = 0.55;
@@ -17,6 +22,20 @@ function rateOf(
   const rate = words === 0 ? 0 : (100 * useCount) / words;
   // Where the pages use it more, both ends move: the way down is as long as ever.
   return { rate, full, share: ramp(rate, [null, null, full, full + none - own]) };
+}
+
+/** Uses that can be said by their noun alone, those first that follow another in their paragraph. */
+function shorterUses({ totals, keyword }: DraftFacts) {
+  const followers: ReplaceText[] = [];
+  const others: ReplaceText[] = [];
+  for (const { reading } of totals.withUses.slice(1)) {
+    if (!reading.prose) continue;
+    for (const [at, { match }] of reading.uses.entries()) {
+      const change = saidShorter(reading.block.text, keyword, match.start, match.end);
+      if (change) (at > 0 ? followers : others).push(asEdit(reading.block, change) as ReplaceText);
+    }
+  }
+  return [...followers, ...others];
 }
 
 export const keywordRate = criterion({
@@ -57,5 +76,22 @@ export const keywordRate = criterion({
     if (!facts.keyword || facts.words === 0) return 1;
     const over = 1 - rateOf(facts, study).share;
     return 1 - STUFFED * over * over;
+  },
+  fixes(facts, { study }) {
+    if (!facts.keyword) return [];
+    if (facts.useCount < facts.settings.limits.keywordUses) return namedInText(facts, facts.keyword);
+    const { full } = rateOf(facts, study);
+    const surplus = Math.ceil(facts.useCount - (full * facts.words) / 100);
+    const edits = shorterUses(facts).slice(0, Math.max(0, surplus));
+    if (edits.length === 0) return [];
+    const [first] = edits;
+    return [
+      {
+        label: `Say "${first.text}" for it in ${count(edits.length, 'place')}`,
+        // From the end, so that no place moves before its turn.
+        edits: edits.sort((a, b) => b.start - a.start),
+        readOver: true,
+      },
+    ];
   },
 });

@@ -1,7 +1,18 @@
 import { criterion } from '../criterion.ts';
+import type { DraftFacts } from '../draft-facts.ts';
+import { namedInText } from '../fixing/named-in-text.ts';
 import { measure, NO_KEYWORD } from '../judging.ts';
 
 const QUARTERS = ['first', 'second', 'third', 'last'];
+
+/** Which quarters of the body hold a use. */
+function quartersHeld({ totals, words }: DraftFacts): boolean[] {
+  const held = [false, false, false, false];
+  for (const { reading, wordsBefore } of totals.withUses)
+    for (const { firstWord } of reading.uses)
+      held[Math.min(3, Math.floor((4 * (wordsBefore + firstWord)) / words))] = true;
+  return held;
+}
 
 export const keywordSpread = criterion({
   id: 'keyword-spread',
@@ -13,16 +24,22 @@ export const keywordSpread = criterion({
   target: () => 'a match in each quarter of the body',
   measure(facts) {
     if (!facts.keyword) return NO_KEYWORD;
-    const held = [false, false, false, false];
-    for (const { reading, wordsBefore } of facts.totals.withUses)
-      for (const { firstWord } of reading.uses)
-        held[Math.min(3, Math.floor((4 * (wordsBefore + firstWord)) / facts.words))] = true;
+    const held = quartersHeld(facts);
     const number = held.filter(Boolean).length;
     const missing = QUARTERS.filter((_, at) => !held[at]);
     return measure(
       number / 4,
       `${number} of 4 quarters`,
       `Name "${facts.keyword}" in the ${missing.join(', ').replace(/, (\w+)$/, ' and $1')} quarter of the text too.`,
+    );
+  },
+  fixes(facts) {
+    if (!facts.keyword) return [];
+    const quarter = facts.words / 4;
+    return quartersHeld(facts).flatMap((held, at) =>
+      held
+        ? []
+        : namedInText(facts, facts.keyword, { from: at * quarter, to: (at + 1) * quarter }).slice(0, 1),
     );
   },
 });

@@ -1,4 +1,5 @@
 import { criterion } from '../criterion.ts';
+import { titlesNaming } from '../fixing/titles.ts';
 import { kindInWords, measure, NO_KEYWORD } from '../judging.ts';
 
 export const keywordTitle = criterion({
@@ -17,5 +18,14 @@ export const keywordTitle = criterion({
         ? `Name "${facts.keyword}" in the title.`
         : `Use "${facts.keyword}" as it is typed; the title has it ${kindInWords(kind)}.`;
     return measure(value, kindInWords(kind), advice);
+  },
+  fixes(facts) {
+    const { keyword, fields } = facts;
+    if (!keyword || facts.keywordIn(fields.title).value > 0) return [];
+    return titlesNaming(fields.title, keyword, facts).map(({ text, readOver }) => ({
+      label: `Call it "${text}"`,
+      edits: [{ kind: 'set-field', field: 'title', value: text }],
+      ...(readOver ? { readOver } : {}),
+    }));
   },
 });

@@ -1,5 +1,10 @@
+import type { Block } from '../../draft/index.ts';
 import { criterion, type Fix } from '../criterion.ts';
 import type { DraftFacts, LinkFact } from '../draft-facts.ts';
+import type { DraftEdit } from '../edits.ts';
+import { sayingWhere } from '../fixing/link-sentences.ts';
+import { asEdit } from '../fixing/named-in-text.ts';
+import type { Change } from '../fixing/naming.ts';
 import { measure, placeIn } from '../judging.ts';
 
 const SAYS_NOTHING = new Set(
@@ -14,6 +19,20 @@ const isVague = ({ plain, text }: LinkFact, english: boolean): boolean =>
 
 const judged = (facts: DraftFacts) =>
   facts.links.filter((link) => link.end > link.start && !/^\d+$/.test(link.text.trim()));
+
+/** Edits after a change that leave the link on the words from `at` on alone. */
+function relinked(block: Block, change: Change, at: number, href: string): DraftEdit[] {
+  const end = change.start + change.text.length;
+  const set = (start: number, quote: string, to: string | null): DraftEdit => ({
+    kind: 'set-link',
+    blockId: block.id,
+    start,
+    end,
+    quote,
+    href: to,
+  });
+  return [set(change.start, change.text, null), set(at, change.text.slice(at - change.start), href)];
+}
 
 export const linkWords = criterion({
   id: 'link-words',
@@ -41,22 +60,16 @@ export const linkWords = criterion({
       .flatMap((link): Fix[] => {
         const title = link.path === null ? undefined : site?.pages.get(link.path);
         if (!title) return [];
-        const quote = link.block.text.slice(link.start, link.end);
-        return [
-          {
-            label: `Use "${title}"`,
-            edits: [
-              {
-                kind: 'replace-text',
-                blockId: link.block.id,
-                start: link.start,
-                end: link.end,
-                quote,
-                text: title,
-              },
-            ],
-          },
-        ];
+        const { block } = link;
+        const change = facts.english
+          ? sayingWhere(block.text, link.start, link.end, title)
+          : { start: link.start, end: link.end, text: title };
+        const edits = [asEdit(block, change)];
+        // Only the name is the link: what leads to it is taken out of it.
+        const at = change.start + change.text.lastIndexOf('“');
+        if (facts.english && (at > change.start || change.start < link.start))
+          edits.push(...relinked(block, change, at, link.href));
+        return [{ label: `Say "${change.text}"`, edits, readOver: true }];
       });
   },
 });

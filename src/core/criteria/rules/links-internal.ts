@@ -1,11 +1,22 @@
-import { criterion } from '../criterion.ts';
-import type { DraftFacts } from '../draft-facts.ts';
+import { criterion, type Fix } from '../criterion.ts';
+import type { DraftFacts, LinkFact } from '../draft-facts.ts';
+import type { DraftEdit } from '../edits.ts';
 import { count, measure, placeIn } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 
 /** Links to other pages of the site: not home, not the post itself. */
 export const linksToOthers = ({ links, settings: { ownPath } }: DraftFacts) =>
   links.filter(({ path }) => path !== null && path !== '/' && path !== ownPath);
+
+/** The edit that lets a link's words stand without it. */
+export const unlinked = ({ block, start, end }: LinkFact, href: string | null = null): DraftEdit => ({
+  kind: 'set-link',
+  blockId: block.id,
+  start,
+  end,
+  quote: block.text.slice(start, end),
+  href,
+});
 
 export const linksInternal = criterion({
   id: 'links-internal',
@@ -38,5 +49,18 @@ export const linksInternal = criterion({
       advice,
       many ? links.map(({ block, index, start, end }) => placeIn(block, index, start, end)) : [],
     );
+  },
+  fixes(facts) {
+    const limits = facts.settings.limits.internalLinks;
+    const links = linksToOthers(facts);
+    if (limits[2] === null || (1000 * links.length) / Math.max(1, facts.words) <= limits[2]) return [];
+    const met = new Set<string>();
+    return links.flatMap((link): Fix[] => {
+      const first = !met.has(link.path!);
+      met.add(link.path!);
+      return first || link.end <= link.start
+        ? []
+        : [{ label: `Take the link off "${link.text}": it stands above already`, edits: [unlinked(link)] }];
+    });
   },
 });

@@ -1,13 +1,21 @@
-import { criterion, type Evidence } from '../criterion.ts';
-import type { DraftFacts } from '../draft-facts.ts';
+import { criterion, type Evidence, type Fix } from '../criterion.ts';
+import type { DraftFacts, LinkFact } from '../draft-facts.ts';
+import { nearestPage } from '../fixing/near-pages.ts';
 import { measure, placeIn, wholeBlock } from '../judging.ts';
 import type { SiteFacts } from '../surroundings.ts';
+import { unlinked } from './links-internal.ts';
 
 interface Item {
   live: boolean;
   what: string;
   place: Evidence;
 }
+
+const leads = (path: string, { settings }: DraftFacts, pages: SiteFacts['pages']): boolean =>
+  path === '/' || path === settings.ownPath || pages.has(path);
+
+const isDead = ({ kind, path }: LinkFact, facts: DraftFacts, { pages, pagesKnown }: SiteFacts): boolean =>
+  pagesKnown && kind === 'internal' && path !== null && !leads(path, facts, pages);
 
 /**
  * Internal links against the known pages; embeds and pictures against plain http. Until the pages of the site are
@@ -17,9 +25,8 @@ function items(facts: DraftFacts, { pages, pagesKnown }: SiteFacts): Item[] {
   const out: Item[] = [];
   for (const { kind, path, href, block, index, start, end } of facts.links) {
     if (!pagesKnown || kind !== 'internal' || path === null) continue;
-    const live = path === '/' || path === facts.settings.ownPath || pages.has(path);
     out.push({
-      live,
+      live: leads(path, facts, pages),
       what: `${href} is no known page of the site. Correct the link, or add the page.`,
       place: end > start ? placeIn(block, index, start, end) : wholeBlock(block, index),
     });
@@ -60,10 +67,28 @@ export const linksLive = criterion({
       dead.map((item) => item.place),
     );
   },
-  fixes(facts) {
+  fixes(facts, { site }) {
+    const dead = facts.links.filter((link) => isDead(link, facts, site!));
+    const lost = dead.flatMap((link): Fix[] => {
+      if (link.end <= link.start) return [];
+      const near = nearestPage(link.path!, site!.pages);
+      return [
+        ...(near
+          ? [
+              {
+                label: `Lead to ${near.path}${near.title ? ` ("${near.title}")` : ''}`,
+                edits: [unlinked(link, near.path)],
+                readOver: true as const,
+              },
+            ]
+          : []),
+        { label: `Take the link off "${link.text.trim()}"`, edits: [unlinked(link)] },
+      ];
+    });
     const plain = facts.blocks.filter((block) => block.image && /^http:/i.test(block.image.src));
-    if (plain.length === 0) return [];
+    if (plain.length === 0) return lost;
     return [
+      ...lost,
       {
         label: 'Load over https',
         edits: plain.map(({ id, image }) => ({

@@ -1,5 +1,8 @@
 import { DESCRIPTION_SIZE, pixelWidth } from '../../listing/index.ts';
 import { criterion } from '../criterion.ts';
+import { asWritten } from '../fixing/as-written.ts';
+import { descriptionCandidates } from '../fixing/descriptions.ts';
+import { placesToName } from '../fixing/naming.ts';
 import { kindInWords, measure, NO_KEYWORD } from '../judging.ts';
 
 export const metaDescriptionKeyword = criterion({
@@ -21,5 +24,22 @@ export const metaDescriptionKeyword = criterion({
       ? 'Move the keyword forward: a phone cuts the description before it.'
       : `Use "${facts.keyword}" as it is typed; the match is ${kindInWords(kind)}.`;
     return measure(value * (late ? 0.85 : 1), kindInWords(kind), advice);
+  },
+  fixes(facts) {
+    const { keyword, english, reader } = facts;
+    if (!keyword) return [];
+    const written = facts.fields.metaDescription.trim();
+    const named = english
+      ? placesToName(written, asWritten(keyword, facts), reader.vocabulary)
+          .slice(0, 1)
+          .map(({ start, end, text }) => written.slice(0, start) + text + written.slice(end))
+      : [];
+    return [...named, ...descriptionCandidates(facts).filter((text) => text !== written)].map(
+      (value, at) => ({
+        label: at < named.length ? 'Name it in the description' : 'Take these sentences of the text',
+        edits: [{ kind: 'set-field', field: 'metaDescription', value }],
+        readOver: true,
+      }),
+    );
   },
 });

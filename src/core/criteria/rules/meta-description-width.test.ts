@@ -17,7 +17,7 @@ describe('meta-description-width', () => {
   ])('%s', (_, given, expected) => expect(share('meta-description-width', given)).toBe(expected));
   it('offers the opening sentences', () => {
     const line = judge('meta-description-width', { md: PROSE });
-    expect(line.fixes).toEqual(['Take the opening sentences']);
+    expect(line.fixes).toEqual(['Take the opening sentences', 'Take these sentences of the text']);
     expect(line.mended().share).toBeGreaterThan(0.9);
   });
 });

@@ -1,8 +1,12 @@
 import { DESCRIPTION_SIZE, pixelWidth } from '../../listing/index.ts';
-import { criterion } from '../criterion.ts';
+import { criterion, type Fix } from '../criterion.ts';
+import { descriptionCandidates } from '../fixing/descriptions.ts';
 import { measure } from '../judging.ts';
 import { openingDescription } from '../opening-description.ts';
 import { ramp, wished } from '../ramp.ts';
+
+/** Words of an opening that says something. */
+const FEWEST_WORDS = 6;
 
 export const metaDescriptionWidth = criterion({
   id: 'meta-description-width',
@@ -27,15 +31,18 @@ export const metaDescriptionWidth = criterion({
     return measure(ramp(exact, limits.metaDescriptionPixels), width, advice);
   },
   fixes(facts) {
-    if (facts.fields.metaDescription.trim() !== '') return [];
-    const value = openingDescription(facts);
-    return value === ''
-      ? []
-      : [
-          {
-            label: 'Take the opening sentences',
-            edits: [{ kind: 'set-field', field: 'metaDescription', value }],
-          },
-        ];
+    const written = facts.fields.metaDescription.trim();
+    const opening = written === '' ? openingDescription(facts) : '';
+    const described = (label: string, value: string): Fix => ({
+      label,
+      edits: [{ kind: 'set-field', field: 'metaDescription', value }],
+      readOver: true,
+    });
+    return [
+      ...(opening.split(' ').length < FEWEST_WORDS ? [] : [described('Take the opening sentences', opening)]),
+      ...descriptionCandidates(facts)
+        .filter((text) => text !== opening && text !== written)
+        .map((text) => described('Take these sentences of the text', text)),
+    ];
   },
 });

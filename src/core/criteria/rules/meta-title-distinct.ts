@@ -1,5 +1,6 @@
 import { titleKey } from '../../listing/index.ts';
 import { criterion } from '../criterion.ts';
+import { canLead, titlesNaming } from '../fixing/titles.ts';
 import { measure } from '../judging.ts';
 
 export const metaTitleDistinct = criterion({
@@ -21,5 +22,24 @@ export const metaTitleDistinct = criterion({
       `also: ${others[0].title}`,
       `"${others.map((post) => post.title).join('", "')}" has the same meta title. Tell the two apart.`,
     );
+  },
+  fixes(facts, { site }) {
+    const { fields, keyword } = facts;
+    const own = fields.title.trim();
+    const phrases = [keyword, ...fields.supporting].filter((phrase) => canLead(phrase));
+    const candidates = [
+      ...(fields.metaTitle.trim() && own ? [own] : []),
+      ...phrases.flatMap((phrase) => titlesNaming(own, phrase, facts).map(({ text }) => text)),
+    ];
+    return candidates
+      .filter(
+        (text) =>
+          !site!.metaTitles.has(titleKey(facts.metaTitle.replace(fields.metaTitle.trim() || own, text))),
+      )
+      .map((text) => ({
+        label: `Write "${text}"`,
+        edits: [{ kind: 'set-field', field: 'metaTitle', value: text }],
+        readOver: true,
+      }));
   },
 });

@@ -19,7 +19,7 @@ describe('meta-title-keyword', () => {
   ])('%s', (_, given, expected) => expect(share('meta-title-keyword', given)).toBe(expected));
   it('offers to begin with it', () => {
     const line = judge('meta-title-keyword', { keyword: 'bike tour', title: 'What to pack' });
-    expect(line.fixes).toEqual(['Begin with "Bike tour"']);
+    expect(line.fixes).toEqual(['Write "Bike tour: what to pack"']);
     expect(line.mended().share).toBe(1);
   });
 });

@@ -1,6 +1,5 @@
-import { asHeading } from '../../language/index.ts';
-import { pixelWidth, TITLE_SIZE } from '../../listing/index.ts';
 import { criterion } from '../criterion.ts';
+import { fitsListing, titlesNaming } from '../fixing/titles.ts';
 import { kindInWords, measure, NO_KEYWORD } from '../judging.ts';
 
 export const metaTitleKeyword = criterion({
@@ -22,17 +21,14 @@ export const metaTitleKeyword = criterion({
     return measure(value * (late ? 0.85 : 1), kindInWords(kind), advice);
   },
   fixes(facts) {
-    const { keyword, fields, metaTitle, settings } = facts;
+    const { keyword, fields, metaTitle } = facts;
     if (!keyword || facts.keywordIn(metaTitle).value > 0) return [];
-    const own = fields.metaTitle.trim() || fields.title.trim();
-    const lead = asHeading(keyword);
-    const value =
-      own === ''
-        ? lead
-        : `${lead}: ${/^[A-Z]{2}|^I\b/.test(own) ? own : own[0].toLowerCase() + own.slice(1)}`;
-    const added = pixelWidth(value, TITLE_SIZE) - pixelWidth(own, TITLE_SIZE);
-    const limit = settings.limits.metaTitlePixels[2];
-    if (limit !== null && pixelWidth(metaTitle, TITLE_SIZE) + added > limit) return [];
-    return [{ label: `Begin with "${lead}"`, edits: [{ kind: 'set-field', field: 'metaTitle', value }] }];
+    return titlesNaming(fields.metaTitle.trim() || fields.title.trim(), keyword, facts)
+      .filter(({ text }) => fitsListing(text, facts))
+      .map(({ text, readOver }) => ({
+        label: `Write "${text}"`,
+        edits: [{ kind: 'set-field', field: 'metaTitle', value: text }],
+        ...(readOver ? { readOver } : {}),
+      }));
   },
 });

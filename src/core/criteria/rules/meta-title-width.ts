@@ -1,5 +1,6 @@
 import { pixelWidth, TITLE_SIZE } from '../../listing/index.ts';
 import { criterion } from '../criterion.ts';
+import { shorterTitles } from '../fixing/titles.ts';
 import { measure } from '../judging.ts';
 import { ramp, wished } from '../ramp.ts';
 
@@ -22,5 +23,22 @@ export const metaTitleWidth = criterion({
         ? `The meta title can say more: ${width} px, full from ${from}.`
         : `The meta title is cut in the results: ${width} px, shown up to ${to}. Shorten it.`;
     return measure(ramp(exact, limits.metaTitlePixels), width, advice);
+  },
+  fixes(facts) {
+    const { fields, metaTitle, settings } = facts;
+    const own = fields.metaTitle.trim() || fields.title.trim();
+    const [, from, to] = settings.limits.metaTitlePixels;
+    const width = pixelWidth(metaTitle, TITLE_SIZE);
+    const candidates =
+      to !== null && width > to
+        ? shorterTitles(own)
+        : from !== null && width < from && fields.metaTitle.trim() !== ''
+          ? [fields.title.trim()].filter((title) => title.length > own.length)
+          : [];
+    return candidates.map((text) => ({
+      label: `Write "${text}"`,
+      edits: [{ kind: 'set-field', field: 'metaTitle', value: text }],
+      readOver: true,
+    }));
   },
 });

@@ -1,5 +1,7 @@
 import { criterion, type Evidence } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
+import type { DraftEdit } from '../edits.ts';
+import { asEdit } from '../fixing/named-in-text.ts';
 import { count, measure, placeIn } from '../judging.ts';
 
 /** Share of words in repeated sentences at which nothing is earned. */
@@ -54,4 +56,21 @@ export const ownWords = criterion({
   holdsBack: (facts) =>
     1 -
     Math.min(1 - LEAST, 1.2 * repeatedShare(facts) + Math.min(MOST_EACH, EACH * facts.whole.wornSentences)),
+  fixes({ whole, readings }) {
+    const met = new Set<number>();
+    const edits: DraftEdit[] = [];
+    for (const { block, said, prose, tokens } of readings) {
+      const again = said.filter(({ key }) => whole.isRepeated(key) && met.has(key));
+      for (const { key } of said) met.add(key);
+      if (again.length === 0 || !prose) continue;
+      // A paragraph of nothing else goes whole.
+      if (again.length === tokens.sentenceCount) edits.push({ kind: 'remove-block', blockId: block.id });
+      else
+        for (const { start, end } of [...again].reverse())
+          edits.push(
+            asEdit(block, { start, end: end + /^\s*/.exec(block.text.slice(end))![0].length, text: '' }),
+          );
+    }
+    return edits.length === 0 ? [] : [{ label: 'Take out what was said before', edits, readOver: true }];
+  },
 });

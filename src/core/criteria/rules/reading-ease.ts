@@ -1,6 +1,8 @@
 import { fleschReadingEase } from '../../language/index.ts';
 import { criterion } from '../criterion.ts';
-import { measure } from '../judging.ts';
+import { asEdit } from '../fixing/named-in-text.ts';
+import { plainerWords } from '../fixing/plain-words.ts';
+import { count, measure } from '../judging.ts';
 
 export const readingEase = criterion({
   id: 'reading-ease',
@@ -24,5 +26,24 @@ export const readingEase = criterion({
       rounded,
       `Reading ease is ${rounded}: use shorter sentences and plainer words.`,
     );
+  },
+  fixes({ readings }) {
+    const found = readings.flatMap(({ block, prose }) =>
+      prose ? [{ block, changes: plainerWords(block.text) }] : [],
+    );
+    // From the end of each block, so that no place moves before its turn.
+    const edits = found.flatMap(({ block, changes }) =>
+      [...changes].reverse().map((change) => asEdit(block, change)),
+    );
+    const first = found.flatMap(({ block, changes }) => changes.map((change) => asEdit(block, change)))[0];
+    return first?.kind === 'replace-text'
+      ? [
+          {
+            label: `Use plainer words in ${count(edits.length, 'place')} ("${first.text}" for "${first.quote}")`,
+            edits,
+            readOver: true,
+          },
+        ]
+      : [];
   },
 });

@@ -1,4 +1,5 @@
-import { criterion } from '../criterion.ts';
+import { criterion, type Fix } from '../criterion.ts';
+import { enumerationIn, listOf } from '../fixing/enumerations.ts';
 import { count, measure } from '../judging.ts';
 
 export const scannable = criterion({
@@ -16,5 +17,21 @@ export const scannable = criterion({
       found,
       `${count(found, 'list, table or quote', 'lists, tables or quotes')} in ${count(words, 'word')}. Turn an enumeration into a list.`,
     );
+  },
+  fixes({ readings, english }) {
+    if (!english) return [];
+    return readings.flatMap(({ block, paragraph }): Fix[] => {
+      const found = paragraph && block.path.length === 0 ? enumerationIn(block.text) : null;
+      if (!found) return [];
+      return [
+        {
+          label: `Make a list of ${count(found.items.length, 'point')}`,
+          edits: [
+            { kind: 'replace-block', blockId: block.id, quote: block.text, blocks: listOf(block, found) },
+          ],
+          readOver: true,
+        },
+      ];
+    });
   },
 });

@@ -1,5 +1,7 @@
 import type { BlockReading } from '../block-reader.ts';
-import { criterion, type Evidence } from '../criterion.ts';
+import { criterion, type Evidence, type Fix } from '../criterion.ts';
+import { asEdit } from '../fixing/named-in-text.ts';
+import { splitOf } from '../fixing/sentence-splits.ts';
 import { count, measure, placeIn } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 
@@ -37,6 +39,18 @@ export const sentenceLength = criterion({
       `${long} of ${all} long`,
       `${count(long, 'sentence')} ${long === 1 ? 'has' : 'have'} more than ${limits.sentenceWords} words. Split some.`,
       evidence,
+    );
+  },
+  fixes({ totals, english }) {
+    if (!english) return [];
+    return totals.withLongSentences.flatMap(({ reading: { block, longSentences } }): Fix[] =>
+      longSentences.flatMap(({ start, end }): Fix[] => {
+        const change = splitOf(block.text.slice(start, end));
+        if (!change) return [];
+        const moved = { ...change, start: start + change.start, end: start + change.end };
+        const edit = asEdit(block, moved);
+        return [{ label: 'Make two sentences of it', edits: [edit], readOver: true }];
+      }),
     );
   },
 });

@@ -1,5 +1,5 @@
 import { criterion } from '../criterion.ts';
-import { NO_STUDY, termMeasure } from '../term-measure.ts';
+import { NO_STUDY, termFixes, termMeasure } from '../term-measure.ts';
 
 /** Mean over the staple terms of the study, each full within its band. */
 export const stapleTerms = criterion({
@@ -13,4 +13,5 @@ export const stapleTerms = criterion({
   target: (_limits, _facts, { study }) =>
     study ? 'each term of at least half of the pages, as often as they use it' : NO_STUDY,
   measure: (facts) => termMeasure(facts, 'staple', 1),
+  fixes: (facts) => termFixes(facts, 'staple'),
 });

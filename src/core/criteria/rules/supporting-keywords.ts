@@ -1,4 +1,5 @@
 import { criterion } from '../criterion.ts';
+import { namedInText } from '../fixing/named-in-text.ts';
 import { measure } from '../judging.ts';
 
 export const supportingKeywords = criterion({
@@ -28,5 +29,10 @@ export const supportingKeywords = criterion({
       ? `Not in the text yet: ${named(missing)}.`
       : `Found as a variant only: ${named(near)}.`;
     return measure(share, `${supporting.length - missing.length} of ${supporting.length}`, advice);
+  },
+  fixes(facts) {
+    return facts.fields.supporting.flatMap((phrase, at) =>
+      facts.totals.supportingValues[at] > 0 ? [] : namedInText(facts, phrase).slice(0, 1),
+    );
   },
 });

@@ -1,5 +1,5 @@
 import { criterion } from '../criterion.ts';
-import { NO_STUDY, termMeasure } from '../term-measure.ts';
+import { NO_STUDY, termFixes, termMeasure } from '../term-measure.ts';
 
 /** So much of the supporting terms is enough: nobody has to say everything. */
 const ENOUGH = 0.6;
@@ -16,4 +16,5 @@ export const supportingTerms = criterion({
   target: (_limits, _facts, { study }) =>
     study ? '60 % of the terms that a fifth of the pages use' : NO_STUDY,
   measure: (facts) => termMeasure(facts, 'supporting', ENOUGH),
+  fixes: (facts) => termFixes(facts, 'supporting'),
 });

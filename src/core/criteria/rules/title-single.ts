@@ -1,3 +1,4 @@
+import { asHeading } from '../../language/index.ts';
 import { criterion } from '../criterion.ts';
 import { count, measure, wholeBlock } from '../judging.ts';
 
@@ -20,7 +21,20 @@ export const titleSingle = criterion({
     );
   },
   fixes(facts) {
-    if (facts.fields.title.trim() === '') return [];
+    const { title, metaTitle } = facts.fields;
+    if (title.trim() === '') {
+      const [first] = facts.sectionHeadings.filter(({ text }) => text !== '');
+      const words = metaTitle.trim() || (first?.level === 1 ? first.text : '') || asHeading(facts.keyword);
+      return words === ''
+        ? []
+        : [
+            {
+              label: `Call it "${words}"`,
+              edits: [{ kind: 'set-field', field: 'title', value: words }],
+              readOver: true,
+            },
+          ];
+    }
     const further = facts.sectionHeadings.filter((heading) => heading.level === 1);
     if (further.length === 0) return [];
     return [

@@ -36,7 +36,7 @@ function answer(md: string): ScoreAnswer {
     emptyScene(),
     new DraftReadings(),
   );
-  return { postId: 'p', revision: 1, report, words: facts.words, fixes: {}, coverage: null };
+  return { postId: 'p', revision: 1, report, words: facts.words, coverage: null };
 }
 const report = (md: string) => scored({ session, answer: answer(md) });
 const saving = (how: Saving) => saveMoved({ session, saving: how });

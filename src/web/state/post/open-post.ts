@@ -3,7 +3,7 @@ import type { ScoreReport } from '../../../core/criteria/index.ts';
 import { emptyFields, type PostFields } from '../../../core/draft/index.ts';
 import type { OutlineItem } from '../../../core/outline/index.ts';
 import type { TrialStart } from '../../data/visit-rows.ts';
-import type { Coverage, OfferedFix, ScoreAnswer } from '../../workers/scoring-worker.ts';
+import type { Coverage, Offers, ScoreAnswer } from '../../workers/scoring-worker.ts';
 
 /** How far what is written has come. */
 export type SaveState = 'saved' | 'saving' | 'failed';
@@ -39,7 +39,8 @@ export interface OpenPost {
   scoringProblem: string;
   report: ScoreReport | null;
   words: number;
-  fixes: Record<string, OfferedFix[]>;
+  /** Changes that help, by criterion; those of the last report until the next ones are known. */
+  fixes: Offers;
   lastChange: LastChange | null;
   /** How the post stands to its study; null: it has none. */
   coverage: Coverage | null;
@@ -138,12 +139,14 @@ const slice = createSlice({
       state.problem = saving.save === 'failed' ? saving.problem : '';
       if (saving.save === 'saved') state.savedAt = saving.at;
     }),
+    offered: own<{ offers: Offers }>((state, { offers }) => {
+      state.fixes = offers;
+    }),
     scored: own<{ answer: ScoreAnswer }>((state, { answer }) => {
       const change = state.report ? changeBetween(state.report as ScoreReport, answer.report) : null;
       if (change) state.lastChange = change;
       state.report = answer.report;
       state.words = answer.words;
-      state.fixes = answer.fixes;
       state.coverage = answer.coverage;
       state.scoringProblem = '';
     }),
@@ -158,6 +161,7 @@ export const {
   trialBegun,
   trialEnded,
   saveMoved,
+  offered,
   scored,
   scoringFailed,
 } = slice.actions;

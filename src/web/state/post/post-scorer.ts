@@ -1,15 +1,19 @@
 import type { PostDocument } from '../../../core/draft/index.ts';
 import { ScoringClient } from '../../workers/scoring-client.ts';
-import type { ScoreAnswer, TermPlace } from '../../workers/scoring-worker.ts';
+import type { Offers, ScoreAnswer, TermPlace } from '../../workers/scoring-worker.ts';
 
 /** At most so often a report is shown: each one redraws notes and marks, and reports come with every key. */
 const SHOW_EVERY = 150;
+/** So long nothing must have changed before changes that help are worked out: each is a report of its own. */
+const QUIET_FOR = 200;
 
 /** What a scorer asks of the session it works for, and tells it. */
 export interface ScorerOwner {
   /** The post as it is scored, and the revision that it goes on from. */
   read(): { revision: number; document: PostDocument };
   onReport(answer: ScoreAnswer): void;
+  /** The changes that help, a moment after the report that they belong to. */
+  onOffers(offers: Offers): void;
   /** Scoring stopped, and why. */
   onProblem(reason: string): void;
 }
@@ -20,6 +24,8 @@ export class PostScorer {
   private hasScene = false;
   private answer: ScoreAnswer | null = null;
   private timer: ReturnType<typeof setTimeout> | null = null;
+  private quiet: ReturnType<typeof setTimeout> | null = null;
+  private closed = false;
   private shownAt = Number.NEGATIVE_INFINITY;
   private readonly client: ScoringClient;
 
@@ -60,7 +66,9 @@ export class PostScorer {
   }
 
   close(): void {
+    this.closed = true;
     if (this.timer) clearTimeout(this.timer);
+    if (this.quiet) clearTimeout(this.quiet);
     cancelAnimationFrame(this.frame);
     this.client.close();
   }
@@ -74,8 +82,19 @@ export class PostScorer {
         this.shownAt = performance.now();
         if (this.answer) this.owner.onReport(this.answer);
         this.answer = null;
+        this.askForOffers();
       },
       Math.max(0, this.shownAt + SHOW_EVERY - performance.now()),
     );
+  }
+
+  /** Asks for changes that help once nothing has changed for a moment; an answer that came too late is let go. */
+  private askForOffers(): void {
+    if (this.quiet) clearTimeout(this.quiet);
+    this.quiet = setTimeout(async () => {
+      this.quiet = null;
+      const offers = await this.client.offers();
+      if (offers && !this.closed && this.quiet === null) this.owner.onOffers(offers);
+    }, QUIET_FOR);
   }
 }

@@ -266,9 +266,7 @@ describe('an outline that a worker makes', () => {
 const report = { score: 70, criteria: [], groups: [] } as unknown as ScoreReport;
 const scoredVisit = async (id: string): Promise<PostSession> => {
   const session = await visit(id);
-  store.dispatch(
-    scored({ session: session.key, answer: { report, words: 4, fixes: {}, coverage: null } as never }),
-  );
+  store.dispatch(scored({ session: session.key, answer: { report, words: 4, coverage: null } as never }));
   return session;
 };
 

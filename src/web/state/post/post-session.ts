@@ -1,6 +1,6 @@
 import { liveQuery, type Subscription } from 'dexie';
 import { toast } from 'sonner';
-import { applyEdits, type DraftEdit } from '../../../core/criteria/index.ts';
+import { applyEdits, type DraftEdit, withNewIds } from '../../../core/criteria/index.ts';
 import { type Draft, listTakenBack, type PostDocument, type PostFields } from '../../../core/draft/index.ts';
 import type { OutlineItem } from '../../../core/outline/index.ts';
 import { contentTakenBack, type PostContent } from '../../data/post-content.ts';
@@ -68,6 +68,7 @@ export class PostSession {
       {
         read: () => ({ revision: this.saver.stored, document: this.finished }),
         onReport: (answer) => this.shown.score(answer),
+        onOffers: (fixes) => this.shown.offers(fixes),
         onProblem: (reason) =>
           this.shown.scoringProblem(`Scoring stopped (${reason}). Your text is not touched.`),
       },
@@ -210,7 +211,7 @@ export class PostSession {
     const before = this.post.document;
     const after = applyEdits(
       before,
-      edits.map((edit) => (edit.kind === 'split-block' ? { ...edit, newId: crypto.randomUUID() } : edit)),
+      withNewIds(edits, () => crypto.randomUUID()),
     );
     return this.change({
       ...(after.draft === before.draft ? {} : { draft: after.draft }),

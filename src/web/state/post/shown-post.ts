@@ -2,10 +2,11 @@ import type { ScoreReport } from '../../../core/criteria/index.ts';
 import type { PostFields } from '../../../core/draft/index.ts';
 import type { OutlineItem } from '../../../core/outline/index.ts';
 import type { TrialStart } from '../../data/visit-rows.ts';
-import type { ScoreAnswer } from '../../workers/scoring-worker.ts';
+import type { Offers, ScoreAnswer } from '../../workers/scoring-worker.ts';
 import { store } from '../store.ts';
 import {
   contentShown,
+  offered,
   postClosed,
   postOpened,
   presenceSet,
@@ -42,6 +43,10 @@ export class ShownPost {
 
   score(answer: ScoreAnswer): void {
     store.dispatch(scored({ session: this.session, answer }));
+  }
+
+  offers(offers: Offers): void {
+    store.dispatch(offered({ session: this.session, offers }));
   }
 
   /** Why scoring stands still, in words; empty: it goes on. */

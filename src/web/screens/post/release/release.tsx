@@ -2,7 +2,7 @@ import { FileCode, FileJson, FileText, FileType2, Printer } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { byPointsToWin, DraftReadings } from '../../../../core/criteria/index.ts';
+import { DraftReadings, notesOf } from '../../../../core/criteria/index.ts';
 import { STATUSES, type Status, writeHtmlPage, writeMarkdown } from '../../../../core/draft/index.ts';
 import { scoreReportJson } from '../../../../core/formats/index.ts';
 import { effectiveMetaTitle, slugOf } from '../../../../core/listing/index.ts';
@@ -82,7 +82,7 @@ export function Release() {
     );
   };
   if (!report) return <Waiting className="m-8 h-56" />;
-  const [first] = byPointsToWin(report.criteria);
+  const [first] = notesOf(report.criteria);
   return (
     <main className="h-full overflow-auto">
       <div className="mx-auto max-w-5xl px-8 py-7 max-[700px]:px-4">

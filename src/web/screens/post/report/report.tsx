@@ -1,5 +1,5 @@
 import { Printer } from 'lucide-react';
-import { byPointsToWin, defaultProfile, GROUPS } from '../../../../core/criteria/index.ts';
+import { defaultProfile, GROUPS, notesOf } from '../../../../core/criteria/index.ts';
 import {
   cutToWidth,
   DESCRIPTION_SIZE,
@@ -28,7 +28,7 @@ export function Report() {
   const limits = (site.profile ?? defaultProfile).limits;
   const title = effectiveMetaTitle(fields.metaTitle, fields.title, site.titlePattern, site.name);
   const host = site.baseAddress.replace(/^https?:\/\//, '').replace(/\/$/, '');
-  const notes = byPointsToWin(report.criteria);
+  const notes = notesOf(report.criteria);
   return (
     <main className="h-full overflow-auto print:h-auto print:overflow-visible">
       <article aria-label="Report" className="mx-auto max-w-3xl px-8 py-7 print:p-0">

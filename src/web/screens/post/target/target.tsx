@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { useLocation } from 'react-router';
 import type { PostFields } from '../../../../core/draft/index.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import {
@@ -39,6 +40,7 @@ const LANGUAGES = [
 /** Target: what the post should be found for, and for whom it is written. */
 export function Target() {
   const { session, site } = usePost();
+  const { state: led } = useLocation();
   const fields = useAppSelector((state) => state.openPost.fields);
   const report = useAppSelector((state) => state.openPost.report);
   const set = (patch: Partial<PostFields>) => session.setFields(patch);
@@ -53,6 +55,7 @@ export function Target() {
               What people type
             </h2>
             <KeywordField
+              autoFocus={led?.focus === 'keyword'}
               value={fields.keyword}
               onChange={(keyword) => set({ keyword })}
               note={

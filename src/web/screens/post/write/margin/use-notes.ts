@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { byPointsToWin, type CriterionResult, type StudyFacts } from '../../../../../core/criteria/index.ts';
+import { type CriterionResult, notesOf, type StudyFacts } from '../../../../../core/criteria/index.ts';
 import { scoreAsPage } from '../../../../../core/study/index.ts';
 import { useAppSelector } from '../../../../state/store.ts';
 
@@ -13,7 +13,7 @@ export function useNotes(study: StudyFacts | null): CriterionResult[] {
     if (!report) return [];
     // Beyond the best of the studied pages nothing asks for more terms; the ledger still tells them.
     const best = study?.score ? scoreAsPage(report.criteria) > study.score.best : false;
-    return byPointsToWin(report.criteria).filter(
+    return notesOf(report.criteria).filter(
       ({ id, evidence }) => !best || evidence.length > 0 || !TERM_CRITERIA.has(id),
     );
   }, [report, study]);

@@ -1,12 +1,17 @@
-import { useRef } from 'react';
-import type { CriterionResult } from '../../../../../../core/criteria/index.ts';
+import { useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { type CriterionResult, gainOf } from '../../../../../../core/criteria/index.ts';
+import type { OfferedFix } from '../../../../../../core/scoring/index.ts';
 import { offerUndo } from '../../../../../state/undo.ts';
 import { Button } from '../../../../../ui/button.tsx';
 import { Earned, ToWin } from '../../../../../ui/earned.tsx';
-import type { OfferedFix } from '../../../../../workers/scoring-worker.ts';
+import { counted } from '../../../../../ui/figures.ts';
 import { Editable } from '../../../frame/editable.tsx';
 import { usePost } from '../../../frame/post-context.ts';
 import type { BodyEditor } from '../../sheet/body-editor.ts';
+import { FixOffer } from './fix-offer.tsx';
+import { leadTo } from './lead-to.ts';
 
 interface NoteProps {
   note: CriterionResult;
@@ -23,21 +28,24 @@ interface NoteProps {
 /** One note: what to do, in a line; pressed, it shows its places; what can be mended by itself stands below. */
 export function Note({ note, fixes, score, body, inHand, setInHand, style, leader }: NoteProps) {
   const { session } = usePost();
+  const navigate = useNavigate();
   const walked = useRef(0);
-  const gain = note.available - note.points;
-  /** Shows the next of the note's places and selects its words. */
+  const [allShown, setAllShown] = useState(false);
+  /** Leads to the next of the note's places. */
   const show = () => {
     setInHand(note.id);
-    const places = note.evidence;
-    if (places.length === 0) return;
-    const place = places[walked.current % places.length];
+    leadTo(note, walked.current, { body, postId: session.id, navigate });
     walked.current += 1;
-    body.select(place);
   };
   const mend = (fix: OfferedFix) => {
+    const before = session.document;
     const takeBack = session.apply(fix.edits);
-    offerUndo(`${fix.label}: ${score.toFixed(1)} → ${fix.scoreAfter.toFixed(1)}`, takeBack, 8000);
+    const { fields, draft } = session.document;
+    if (fields === before.fields && draft === before.draft)
+      toast(`"${fix.label}" came too late: the words that it was for are not there any more.`);
+    else offerUndo(`${fix.label}: ${score.toFixed(1)} → ${fix.scoreAfter.toFixed(1)}`, takeBack, 8000);
   };
+  const shown = allShown ? fixes : fixes.slice(0, 1);
   return (
     <li
       data-note-id={note.id}
@@ -73,22 +81,25 @@ export function Note({ note, fixes, score, body, inHand, setInHand, style, leade
           </button>
           {fixes.length > 0 && (
             <Editable>
-              <p className="mt-0.5 flex flex-wrap gap-x-3 gap-y-0.5">
-                {fixes.map((fix) => (
-                  <span key={JSON.stringify(fix.edits)} className="min-w-0">
-                    <Button look="word" className="inline! break-words" onClick={() => mend(fix)}>
-                      {fix.label}
-                    </Button>{' '}
-                    <span className="text-[12px] whitespace-nowrap text-soft">
-                      {score.toFixed(1)} → {fix.scoreAfter.toFixed(1)}
-                    </span>
-                  </span>
+              <ul className="mt-0.5 space-y-1">
+                {shown.map((fix) => (
+                  <FixOffer
+                    key={JSON.stringify(fix.edits)}
+                    fix={fix}
+                    score={score}
+                    onMend={() => mend(fix)}
+                  />
                 ))}
-              </p>
+              </ul>
+              {fixes.length > 1 && (
+                <Button look="word" className="text-[12px]" onClick={() => setAllShown(!allShown)}>
+                  {allShown ? 'Only the first' : `${counted(fixes.length - 1, 'other way', 'other ways')}`}
+                </Button>
+              )}
             </Editable>
           )}
         </div>
-        <ToWin points={gain} />
+        <ToWin points={gainOf(note)} />
       </div>
     </li>
   );

@@ -1,4 +1,5 @@
-import { useRef } from 'react';
+import { useMemo, useRef } from 'react';
+import { type CriterionResult, isWholePost } from '../../../../../../core/criteria/index.ts';
 import { noteOrderChosen, showEarnedSet } from '../../../../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../../../../state/store.ts';
 import { CheckField } from '../../../../../ui/check-field.tsx';
@@ -8,6 +9,9 @@ import type { LensProps } from '../lens-props.ts';
 import { EarnedList } from './earned-list.tsx';
 import { Note } from './note.tsx';
 import { useNotePlaces } from './use-note-places.ts';
+import { WholePost } from './whole-post.tsx';
+
+const NO_NOTES: CriterionResult[] = [];
 
 /** Notes level with the words they concern, or by what they would win. */
 export function Notes({ body, column, inHand, setInHand, pinned, notes }: LensProps) {
@@ -19,8 +23,14 @@ export function Notes({ body, column, inHand, setInHand, pinned, notes }: LensPr
   const fixes = useAppSelector((state) => state.openPost.fixes);
   const score = useAppSelector((state) => state.openPost.report?.score ?? 0);
   const list = useRef<HTMLOListElement>(null);
+  // What speaks of no place would stand beside the title and push all else off its line.
+  const whole = order === 'place' ? notes.filter(isWholePost) : NO_NOTES;
+  const placed = useMemo(
+    () => (order === 'place' ? notes.filter((note) => !isWholePost(note)) : notes),
+    [notes, order],
+  );
   const { tops, anchors, height } = useNotePlaces({
-    notes,
+    notes: placed,
     body,
     column,
     list,
@@ -29,8 +39,15 @@ export function Notes({ body, column, inHand, setInHand, pinned, notes }: LensPr
   });
   const shown =
     order === 'points'
-      ? notes
-      : [...notes].sort((a, b) => (anchors.get(a.id) ?? 0) - (anchors.get(b.id) ?? 0));
+      ? placed
+      : [...placed].sort((a, b) => (anchors.get(a.id) ?? 0) - (anchors.get(b.id) ?? 0));
+  const common = (note: CriterionResult) => ({
+    fixes: fixes[note.id] ?? [],
+    score,
+    body,
+    inHand: inHand === note.id,
+    setInHand,
+  });
   return (
     <section aria-label="Notes" className="min-w-0 flex-1 px-4">
       <div className="sticky top-0 z-10 flex items-center gap-3 bg-paper py-1.5 text-[13px] text-soft">
@@ -57,16 +74,25 @@ export function Notes({ body, column, inHand, setInHand, pinned, notes }: LensPr
       {notes.length === 0 && (
         <p className="mt-6 text-soft">Nothing left to win. Everything that applies is earned.</p>
       )}
+      {whole.length > 0 && (
+        <WholePost notes={whole}>
+          {whole.map((note) => (
+            <Note
+              key={note.id}
+              note={note}
+              {...common(note)}
+              style={{ position: 'relative', marginBottom: 10 }}
+              leader={null}
+            />
+          ))}
+        </WholePost>
+      )}
       <ol ref={list} className="relative" style={order === 'place' ? { height } : undefined}>
         {shown.map((note) => (
           <Note
             key={note.id}
             note={note}
-            fixes={fixes[note.id] ?? []}
-            score={score}
-            body={body}
-            inHand={inHand === note.id}
-            setInHand={setInHand}
+            {...common(note)}
             style={
               order === 'place'
                 ? { position: 'absolute', insetInline: 0, top: tops.get(note.id) ?? 0 }

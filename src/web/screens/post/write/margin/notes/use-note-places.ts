@@ -82,7 +82,6 @@ function anchorOf(note: CriterionResult, body: BodyEditor, within: HTMLElement, 
       }
     }
   }
-  // What concerns the whole post stands beside its title.
   const row = within.querySelector(`[data-place="${note.place === 'text' ? 'title' : note.place}"]`);
   return row ? row.getBoundingClientRect().top - base : 0;
 }
