@@ -19,6 +19,8 @@ export interface InputFile {
   path: string;
   format: FileFormat;
   document: PostDocument;
+  /** Its text as it stands in the file; null where the file holds none (.docx). */
+  source: string | null;
   /** Pictures that lie in the file itself. */
   pictures: ReadonlyMap<string, Uint8Array>;
   /** Path below its folder, for links between files; undefined for a file named by itself. */
@@ -53,9 +55,11 @@ function bytesOf(path: string): Uint8Array {
 
 async function readOne(path: string, warn: (line: string) => void): Promise<Omit<InputFile, 'filePath'>> {
   try {
-    const { notes, format, pictures, ...document } = await readGuarded(bytesOf(path), path);
+    const bytes = bytesOf(path);
+    const { notes, format, pictures, ...document } = await readGuarded(bytes, path);
     for (const note of notes) warn(`${path}: ${note}`);
-    return { path, format, document, pictures };
+    const source = format === 'docx' ? null : decodeText(bytes, undefined, format === 'html').text;
+    return { path, format, document, source, pictures };
   } catch (error) {
     if (error instanceof UnreadableFile) throw new UsageError(`${path} ${error.message}`);
     throw error;

@@ -1,13 +1,19 @@
 import { readFileSync } from 'node:fs';
-import { DraftReadings, readProfile, reportFacts, type StudyFacts } from '../core/criteria/index.ts';
+import { DraftReadings, readProfile, type StudyFacts } from '../core/criteria/index.ts';
 import { draftLanguage } from '../core/draft/index.ts';
-import { readStudyFile, type ScoreReportJson, scoreReportJson } from '../core/formats/index.ts';
+import { readStudyFile, scoreReportJson } from '../core/formats/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
 import { scorePost } from '../core/scoring/index.ts';
 import { indexedPost, SiteIndex, type SiteSettings } from '../core/site/index.ts';
+import { junitReport } from './formats/junit.ts';
+import { markdownReport } from './formats/markdown.ts';
+import { oneLine } from './formats/one-line.ts';
+import { sarifReport } from './formats/sarif.ts';
+import { rounded, type ScoredFile } from './formats/scored-file.ts';
+import { summaryOf } from './formats/summary.ts';
+import { textReport, textSummary } from './formats/text.ts';
 import { type InputFile, type InputGroup, ordinaryFile, picturesOf, readInput, rootOf } from './input.ts';
 import { HELP, readOptions, type ScoreOptions, UsageError } from './options.ts';
-import { oneLine, reportText } from './report-text.ts';
 
 /** Nobody reads what is written any more: the rest is worked out for the exit status alone. */
 const closed = new Set<NodeJS.WriteStream>();
@@ -28,8 +34,7 @@ export async function main(args: readonly string[]): Promise<number> {
   try {
     const options = readOptions(args);
     if (options === 'help') out(HELP);
-    else if (options === 'version')
-      out(JSON.parse(readFileSync(new URL('../../package.json', import.meta.url), 'utf8')).version);
+    else if (options === 'version') out(ownVersion());
     else return await score(options);
     return 0;
   } catch (error) {
@@ -38,6 +43,9 @@ export async function main(args: readonly string[]): Promise<number> {
     return 2;
   }
 }
+
+const ownVersion = (): string =>
+  JSON.parse(readFileSync(new URL('../../package.json', import.meta.url), 'utf8')).version;
 
 function profileOf(path: string | null) {
   if (path === null) return null;
@@ -73,10 +81,8 @@ async function score(options: ScoreOptions): Promise<number> {
   const profile = profileOf(options.profile);
   const study = studyOf(options.study);
   const vocabulary = new Vocabulary();
-  const reports: ScoreReportJson[] = [];
+  const done: ScoredFile[] = [];
   let failed = false;
-  let texts = 0;
-  let below = false;
   let many = options.paths.length > 1;
   for (const path of options.paths) {
     let group: InputGroup;
@@ -98,19 +104,30 @@ async function score(options: ScoreOptions): Promise<number> {
         failed = true;
         continue;
       }
-      const { file, report, facts } = scored;
       // Asked this way round, so that only a number can pass.
-      below ||= options.min !== null && !(Math.round(report.score * 10) / 10 >= options.min);
-      if (options.json) reports.push(scoreReportJson(file.path, file.format, facts, report));
-      else {
-        if (texts > 0) out('');
-        out(reportText(file.path, report, reportFacts(facts).words));
-        texts += 1;
-      }
+      const enough = options.min === null || rounded(scored.report.score) >= options.min;
+      const file = { ...scored, enough };
+      if (options.format === 'text') out(`${done.length > 0 ? '\n' : ''}${textReport(file)}`);
+      done.push(file);
     }
   }
-  if (options.json && (many || reports.length > 0)) out(JSON.stringify(many ? reports : reports[0], null, 2));
-  return failed ? 2 : below ? 1 : 0;
+  print(done, many, options);
+  return failed ? 2 : done.some(({ enough }) => !enough) ? 1 : 0;
+}
+
+/** Prints what is printed once all files are scored. */
+function print(done: readonly ScoredFile[], many: boolean, { format, min }: ScoreOptions): void {
+  if (format === 'text') {
+    const summary = summaryOf(done);
+    if (summary) out(`\n${textSummary(summary)}`);
+  } else if (format === 'json') {
+    const reports = done.map(({ file, facts, report }) =>
+      scoreReportJson(file.path, file.format, facts, report),
+    );
+    if (many || reports.length > 0) out(JSON.stringify(many ? reports : reports[0], null, 2));
+  } else if (format === 'junit') out(junitReport(done, min));
+  else if (format === 'sarif') out(sarifReport(done, min, ownVersion()));
+  else out(markdownReport(done));
 }
 
 function* scoreGroup(

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { GroupResult } from '../core/criteria/index.ts';
+import { ridgeText } from './formats/text.ts';
 import { readOptions, type ScoreOptions, UsageError } from './options.ts';
-import { ridgeText } from './report-text.ts';
 
 const score = (...args: string[]) => readOptions(['score', ...args]) as ScoreOptions;
 
@@ -37,7 +37,7 @@ describe('options', () => {
       profile: null,
       study: null,
       min: 70,
-      json: true,
+      format: 'json',
     });
   });
   it('a file after -- may look like an option', () =>
@@ -48,6 +48,8 @@ describe('options', () => {
     [['score', 'a', '--jason'], '--json'],
     [['score', 'a', '-x'], 'no option -x'],
     [['score', 'a', '--json=yes'], 'takes no value'],
+    [['score', 'a', '--format', 'xml'], 'text, json, junit, sarif or markdown'],
+    [['score', 'a', '--json', '--format', 'sarif'], 'two different things'],
     [['score', 'a', '--min', '101'], '0 to 100'],
     [['score', 'a', '--min', '-3'], '--min'],
     [['score', 'a', '--site', 'not an address'], '--site'],

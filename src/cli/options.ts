@@ -1,6 +1,10 @@
 import { parseArgs } from 'node:util';
 import leven from 'leven';
 
+/** What reports can be printed as. */
+export const FORMATS = ['text', 'json', 'junit', 'sarif', 'markdown'] as const;
+export type ReportFormat = (typeof FORMATS)[number];
+
 /** What the user asked for. */
 export interface ScoreOptions {
   paths: string[];
@@ -12,7 +16,7 @@ export interface ScoreOptions {
   profile: string | null;
   study: string | null;
   min: number | null;
-  json: boolean;
+  format: ReportFormat;
 }
 
 /** A wish that cannot be met, in one sentence for the user. */
@@ -26,6 +30,7 @@ const OPTIONS = {
   profile: { type: 'string' },
   study: { type: 'string' },
   min: { type: 'string' },
+  format: { type: 'string' },
   json: { type: 'boolean' },
   help: { type: 'boolean', short: 'h' },
   version: { type: 'boolean', short: 'v' },
@@ -92,8 +97,20 @@ export function readOptions(args: readonly string[]): 'help' | 'version' | Score
     profile: text('profile'),
     study: text('study'),
     min: min === null ? null : Number(min),
-    json: values.json === true,
+    format: formatOf(text('format'), values.json === true),
   };
+}
+
+function formatOf(named: string | null, json: boolean): ReportFormat {
+  if (named === null) return json ? 'json' : 'text';
+  const format = FORMATS.find((each) => each === named.toLowerCase());
+  if (!format)
+    throw new UsageError(
+      `--format takes ${FORMATS.slice(0, -1).join(', ')} or ${FORMATS.at(-1)}, not "${named}".`,
+    );
+  if (json && format !== 'json')
+    throw new UsageError(`--json and --format ${format} ask for two different things.`);
+  return format;
 }
 
 const nearest = (name: string, known: string[]) =>
@@ -112,7 +129,9 @@ A folder is a site: its files are judged with each other in view.
   --study FILE         study of result pages (JSON, exported on Study): its terms,
                        topics and lengths are judged too
   --min N              exit with 1 when a file scores below N
-  --json               print the report as JSON
+  --format F           what is printed: text (default), json, junit, sarif
+                       or markdown
+  --json               the same as --format json
   --help, --version
 
 Exit status: 0 fine, 1 a file below --min, 2 bad input or usage.`;

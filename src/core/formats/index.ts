@@ -2,6 +2,7 @@
  * Formats: files that go in and out beside the drafts themselves.
  *
  * `site-file` is the `site.json` of an exported folder, `score-report-json` the report for programs,
+ * `source-lines` where a draft's places stand in its file,
  * `picture-size` what a picture file tells about itself. `incoming` reads any file that can be brought into a site:
  * posts, a `feed`, a `sitemap` (both over `read-xml`), an `address-list`. `study-file` is a study as the command line takes it. `page-files` reads other people's pages for a study. `market-answer` is what sources of keyword
  * figures say.
@@ -21,5 +22,6 @@ export { pictureSize } from './picture-size.ts';
 export { setDamagedAside } from './salvage-backup.ts';
 export { type ScoreReportJson, scoreReportJson } from './score-report-json.ts';
 export { readSiteFile, writeSiteFile } from './site-file.ts';
+export { SourceLines } from './source-lines.ts';
 export { readStudyFile, type StudyFile, writeStudyFile } from './study-file.ts';
 export { supersededCopies } from './superseded-copies.ts';

@@ -36,22 +36,35 @@ export interface Tokens {
 const CLAUSE = /[,;:()[\]{}«»„“”"|\n–—…!?。、，．]|\s-+\s|\.(?=\s)/;
 
 // One byte per UTF-16 unit: 0 other, 1 letter or digit, 2 letter of a script written without spaces.
-let unitKinds: Uint8Array | null = null;
+const unitKinds = new Uint8Array(65_536);
+/** Which 256 units of that table are worked out: all at once would cost more than reading a short text does. */
+const knownPages = new Uint8Array(256);
 
-function kinds(): Uint8Array {
-  if (unitKinds) return unitKinds;
-  const table = new Uint8Array(65_536);
-  const word = /[\p{L}\p{N}\p{M}]/u;
-  const unspaced =
-    /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u;
-  for (let code = 0; code < 65_536; code++) {
+const WORD = /[\p{L}\p{N}\p{M}]/u;
+const UNSPACED =
+  /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u;
+
+function workOut(page: number): void {
+  knownPages[page] = 1;
+  for (let code = page * 256; code < (page + 1) * 256; code++) {
     // Surrogate halves count as letters when they form one; tested by pair in the scanner.
     if (code >= 0xd800 && code <= 0xdfff) continue;
     const char = String.fromCharCode(code);
-    if (word.test(char)) table[code] = unspaced.test(char) || code === 0x30fc ? 2 : 1;
+    if (WORD.test(char)) unitKinds[code] = UNSPACED.test(char) || code === 0x30fc ? 2 : 1;
   }
-  unitKinds = table;
-  return table;
+}
+
+const BEYOND_LATIN = /[\u0100-\uffff]/;
+
+/** The kinds of all units that stand in a text. */
+function kindsIn(text: string): Uint8Array {
+  if (knownPages[0] === 0) workOut(0);
+  if (BEYOND_LATIN.test(text))
+    for (let at = 0; at < text.length; at++) {
+      const page = text.charCodeAt(at) >> 8;
+      if (knownPages[page] === 0) workOut(page);
+    }
+  return unitKinds;
 }
 
 const ASTRAL_WORD = /[\p{L}\p{N}\p{M}]/u;
@@ -140,7 +153,7 @@ function gapBetween(text: string, from: number, to: number): number {
  * platform's Unicode segmentation. Never throws; lone surrogates are no words.
  */
 export function tokenize(text: string, vocabulary: Vocabulary): Tokens {
-  const table = kinds();
+  const table = kindsIn(text);
   const ids: number[] = [];
   const starts: number[] = [];
   const ends: number[] = [];

@@ -4,16 +4,21 @@ import { countedParts, countedWords, countSteps, mostlyVerbs } from './generated
 export const CORPUS_WORDS = 51_000_000;
 
 let verbs: Set<string> | null = null;
-let counts: Map<string, number> | null = null;
-let parts: Map<string, string> | null = null;
+let places: Map<string, number> | null = null;
 
-/** The counted words in order, decoded. */
-function* counted(): Generator<[at: number, word: string]> {
-  let before = '';
-  for (const [at, coded] of countedWords.split(' ').entries()) {
-    before = before.slice(0, Number.parseInt(coded[0], 36)) + coded.slice(1);
-    yield [at, before];
+/** Where a word stands among the counted ones; undefined for one that does not. Decoded at the first question. */
+function placeOf(word: string): number | undefined {
+  if (!places) {
+    places = new Map();
+    let before = '';
+    let at = 0;
+    for (const coded of countedWords.split(' ')) {
+      before = before.slice(0, Number.parseInt(coded[0], 36)) + coded.slice(1);
+      places.set(before, at);
+      at += 1;
+    }
   }
+  return places.get(word);
 }
 
 /**
@@ -21,18 +26,15 @@ function* counted(): Generator<[at: number, word: string]> {
  * adjective, `r` adverb, `o` a form of another word or a name; undefined for words that are not among the 20,000 commonest.
  */
 export function partOfSpeech(word: string): string | undefined {
-  parts ??= new Map([...counted()].map(([at, each]) => [each, countedParts[at]]));
-  return parts.get(word);
+  const at = placeOf(word);
+  return at === undefined ? undefined : countedParts[at];
 }
 
 /** How often a word (lower case) is met in the corpus, to a factor of about 1.4; 2 for words that are not among its 20,000 commonest. */
 export function wordCount(word: string): number {
-  if (!counts) {
-    counts = new Map();
-    // The middle of the step.
-    for (const [at, word] of counted()) counts.set(word, 1.4 * 2 ** Number.parseInt(countSteps[at], 36));
-  }
-  return counts.get(word) ?? 2;
+  const at = placeOf(word);
+  // The middle of the step.
+  return at === undefined ? 2 : 1.4 * 2 ** Number.parseInt(countSteps[at], 36);
 }
 
 /** Whether a word (base form) is used as a verb far more often than as a noun; such words seldom name a subject. */

@@ -20,3 +20,19 @@ export function cutToWidth(text: string, size: number, limit: number): CutLine {
   if (cut > 0 && /[\ud800-\udbff]/.test(text[cut - 1])) cut -= 1;
   return { shown: `${text.slice(0, cut).replace(/[\s,;:–—-]+$/, '')} …`, cut };
 }
+
+/**
+ * What a results page cuts off a meta title that the site's pattern was put around: words of the title itself, only what the pattern
+ * adds behind it (the site's name), or nothing.
+ */
+export function cutOfTitle(
+  metaTitle: string,
+  own: string,
+  size: number,
+  limit: number,
+): 'title' | 'pattern' | null {
+  const { cut } = cutToWidth(metaTitle, size, limit);
+  if (cut === null) return null;
+  const at = own === '' ? -1 : metaTitle.indexOf(own);
+  return at >= 0 && cut >= at + own.length ? 'pattern' : 'title';
+}

@@ -6,7 +6,7 @@
  * compare addresses, `typed-address` reads one that somebody typed.
  */
 export { comparablePath, DEFAULT_ADDRESS_PATTERN, linkKind, postPath } from './addresses.ts';
-export { type CutLine, cutToWidth } from './cut.ts';
+export { type CutLine, cutOfTitle, cutToWidth } from './cut.ts';
 export { DEFAULT_TITLE_PATTERN, effectiveMetaTitle, titleKey } from './meta-title.ts';
 export { openingSentences, openingWords } from './opening.ts';
 export { slugOf } from './slugs.ts';

@@ -32,7 +32,7 @@ export const bodyLength = criterion({
     const x = words / wanted;
     const short = x < (limits.bodyLength[1] ?? 0);
     const advice = short
-      ? `${count(words, 'word')} of about ${grouped(wanted)}: ${count(Math.ceil(wanted * (limits.bodyLength[1] ?? 0)) - words, 'word')} to go.`
+      ? `${grouped(words)} of about ${count(wanted, 'word')}: ${grouped(Math.ceil(wanted * (limits.bodyLength[1] ?? 0)) - words)} more are enough.`
       : `${count(words, 'word')} is far over the ${grouped(wanted)} wished. Cut, or make two posts.`;
     const [none, full, most, over] = limits.bodyLength;
     // Only a length that was wished can be gone beyond.

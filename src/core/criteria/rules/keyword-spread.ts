@@ -30,7 +30,9 @@ export const keywordSpread = criterion({
     return measure(
       number / 4,
       `${number} of 4 quarters`,
-      `Name "${facts.keyword}" in the ${missing.join(', ').replace(/, (\w+)$/, ' and $1')} quarter of the text too.`,
+      missing.length === QUARTERS.length
+        ? `Name "${facts.keyword}" in each quarter of the text.`
+        : `Name "${facts.keyword}" in the ${missing.join(', ').replace(/, (\w+)$/, ' and $1')} quarter of the text too.`,
     );
   },
   fixes(facts) {

@@ -1,4 +1,4 @@
-import { pixelWidth, TITLE_SIZE } from '../../listing/index.ts';
+import { cutOfTitle, pixelWidth, TITLE_SIZE } from '../../listing/index.ts';
 import { criterion } from '../criterion.ts';
 import { shorterTitles } from '../fixing/titles.ts';
 import { measure } from '../judging.ts';
@@ -13,7 +13,7 @@ export const metaTitleWidth = criterion({
   weight: 5,
   needs: [],
   target: (limits) => wished(limits.metaTitlePixels, 'px'),
-  measure({ metaTitle, settings: { limits } }) {
+  measure({ metaTitle, fields, settings: { limits } }) {
     if (metaTitle === '') return measure(0, null, 'Write a title or a meta title.');
     const exact = pixelWidth(metaTitle, TITLE_SIZE);
     const width = Math.round(exact);
@@ -21,7 +21,10 @@ export const metaTitleWidth = criterion({
     const advice =
       from !== null && exact < from
         ? `The meta title can say more: ${width} px, full from ${from}.`
-        : `The meta title is cut in the results: ${width} px, shown up to ${to}. Shorten it.`;
+        : cutOfTitle(metaTitle, fields.metaTitle.trim() || fields.title.trim(), TITLE_SIZE, to ?? 0) ===
+            'pattern'
+          ? `Only the site's name is cut in the results: ${width} px, shown up to ${to}. The words of the title are shown.`
+          : `Words of the meta title are cut in the results: ${width} px, shown up to ${to}. Shorten it.`;
     return measure(ramp(exact, limits.metaTitlePixels), width, advice);
   },
   fixes(facts) {

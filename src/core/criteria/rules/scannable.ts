@@ -15,7 +15,7 @@ export const scannable = criterion({
     return measure(
       share,
       found,
-      `${count(found, 'list, table or quote', 'lists, tables or quotes')} in ${count(words, 'word')}. Turn an enumeration into a list.`,
+      `${found === 0 ? 'No list, table or quote' : count(found, 'list, table or quote', 'lists, tables or quotes')} in ${count(words, 'word')}. Turn an enumeration into a list.`,
     );
   },
   fixes({ readings, english }) {

@@ -3,6 +3,7 @@ import { useId } from 'react';
 import { defaultProfile, type Ramp } from '../../../../../core/criteria/index.ts';
 import type { Draft } from '../../../../../core/draft/index.ts';
 import {
+  cutOfTitle,
   cutToWidth,
   DESCRIPTION_SIZE,
   effectiveMetaTitle,
@@ -14,6 +15,7 @@ import {
 import { phoneListingSet } from '../../../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../../../state/store.ts';
 import { Button } from '../../../../ui/button.tsx';
+import { counted } from '../../../../ui/figures.ts';
 import { usePost } from '../../frame/post-context.ts';
 import { PhoneListing } from './phone-listing.tsx';
 
@@ -38,14 +40,15 @@ function LengthRule({ width, ramp, full }: { width: number; ramp: Ramp; full: nu
   );
 }
 
-/** The pixels at the right of a field: of the wished range, in ochre outside it. */
-function Measured({ width, ramp }: { width: number; ramp: Ramp }) {
+/** The pixels at the right of a field, of the wished range, in ochre outside it; and the characters that they are. */
+function Measured({ width, ramp, text }: { width: number; ramp: Ramp; text: string }) {
   const [, from, to] = ramp;
   const outside = (from !== null && width < from) || (to !== null && width > to);
   return (
     <span className="text-[13px] whitespace-nowrap text-soft">
       <span className={outside ? 'font-semibold text-ochre' : 'text-ink'}>{Math.round(width)}</span> of {from}
       -{to} px
+      <span className="block text-[12px]">{counted([...text].length, 'character')}</span>
     </span>
   );
 }
@@ -115,12 +118,17 @@ export function ListingEditor() {
             )}
           </div>
           <LengthRule width={titleWidth} ramp={metaTitlePixels} full={600} />
-          {cut.cut !== null && (
-            <p className="truncate font-listing text-[13px] text-ochre">Cut in the results: {cut.shown}</p>
-          )}
+          {cut.cut !== null &&
+            (cutOfTitle(title, own, TITLE_SIZE, metaTitlePixels[2] ?? 580) === 'pattern' ? (
+              <p className="text-[13px] text-soft">Only the site's name is cut in the results.</p>
+            ) : (
+              <p className="truncate font-listing text-[13px] text-ochre">
+                Words of the title are cut: {cut.shown}
+              </p>
+            ))}
         </div>
         <div className="pt-1">
-          <Measured width={titleWidth} ramp={metaTitlePixels} />
+          <Measured width={titleWidth} ramp={metaTitlePixels} text={title} />
         </div>
 
         <div data-place="slug" className="mt-1 flex min-w-0 items-baseline font-listing text-[14px]">
@@ -172,7 +180,7 @@ export function ListingEditor() {
           )}
         </div>
         <div className="mt-1 text-right">
-          <Measured width={descriptionWidth} ramp={metaDescriptionPixels} />
+          <Measured width={descriptionWidth} ramp={metaDescriptionPixels} text={text.trim()} />
           {phone.cut !== null && (
             <span className="block text-[12px] text-soft">phone cuts at {phoneCutPixels}</span>
           )}

@@ -61,6 +61,8 @@ export function useNotePlaces({
     observer.observe(within);
     // Notes in a narrower margin are taller, though the text beside them stays as it is.
     observer.observe(host);
+    // And what they offer comes a moment after them.
+    for (const note of host.children) observer.observe(note);
     return () => {
       observer.disconnect();
       cancelAnimationFrame(frame);
