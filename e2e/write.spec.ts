@@ -106,12 +106,34 @@ test('the listing is typed in place: pattern, pixels, the cut and the opening wo
   await listing
     .getByLabel('Meta title')
     .fill('Low water and what it means for everybody who rides out over the flats with bags');
-  await expect(listing.getByText(/Cut in the results: .*…/)).toBeVisible();
+  await expect(listing.getByText(/Words of the title are cut: .*…/)).toBeVisible();
   expect(await listing.getByText(/of 380-580 px/).innerText()).not.toBe(before);
   await listing.getByRole('button', { name: 'Take whole sentences of them' }).click();
   await expect(listing.getByLabel('Meta description')).toHaveValue(/^The tide is low at nine\./);
   await listing.getByLabel('Slug').fill('low water');
   await expect(listing.getByLabel('Slug')).toHaveValue('low-water');
+});
+
+test('pressing a note leads to its place: a field, the text, the keyword on Target', async ({ page }) => {
+  await page.keyboard.insertText('The tide is low at nine. Riders cross the causeway then.');
+  const notes = page.getByRole('region', { name: 'Notes' });
+  await notes
+    .getByRole('listitem', { name: 'Meta description width' })
+    .getByRole('button', { name: /Write a meta description/ })
+    .click();
+  await expect(page.getByRole('textbox', { name: 'Meta description' })).toBeFocused();
+  await notes.getByRole('button', { name: /Give the post a title/ }).click();
+  await expect(page.getByRole('textbox', { name: 'Title', exact: true })).toBeFocused();
+  const whole = notes.getByRole('button', { name: /The whole post: \d+ notes?/ });
+  await expect(whole).toHaveAttribute('aria-expanded', 'false');
+  await whole.click();
+  await notes.getByRole('button', { name: /too little to be judged/ }).click();
+  await expect(page.getByRole('textbox', { name: 'Draft' })).toBeFocused();
+  // Whatever waits for the keyword is one note.
+  const keyword = notes.getByRole('button', { name: /Set a primary keyword/ });
+  await expect(keyword).toHaveCount(1);
+  await keyword.click();
+  await expect(page.getByLabel('Primary keyword')).toBeFocused();
 });
 
 test('a note is shown from its words and its words from the note', async ({ page }) => {
