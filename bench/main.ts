@@ -20,6 +20,7 @@ import { readStudyPage, StudyBook, type StudyPage } from '../src/core/study/inde
 import { printEditorTable } from './editor.ts';
 import { keywordCsv, keywordsOf } from './keywords.ts';
 import { proseOf, termsOf } from './prose.ts';
+import { startOfCommandLine } from './start.ts';
 
 interface Row {
   name: string;
@@ -309,6 +310,7 @@ const rows: Record<string, () => Omit<Row, 'ok' | 'name'>> = {
     }, 15);
     return { value: own / floor, unit: 'of a plain sort', bar: 1.5 };
   },
+  'cli-start': () => ({ value: startOfCommandLine(), unit: 'of a start of Node', bar: 4 }),
 };
 
 const args = process.argv.slice(2);

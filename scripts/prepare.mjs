@@ -1,12 +1,10 @@
 // Sets up what is missing: checks Node, installs packages, builds. Nothing but Node's own modules is imported here.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { at, BUILT, isBuilt, root, sourcesOf } from './sources.mjs';
 
-export const root = dirname(dirname(fileURLToPath(import.meta.url)));
-const at = (...parts) => join(root, ...parts);
+export { root };
 
 export function fail(sentence) {
   console.error(sentence);
@@ -40,27 +38,9 @@ export function install() {
   writeFileSync(stamp, wanted);
 }
 
-/** A fingerprint of every source that the build reads: path, size and time of change. */
-function sources() {
-  const hash = createHash('sha256');
-  const visit = (path) => {
-    const stat = statSync(path);
-    if (stat.isDirectory()) for (const name of readdirSync(path).sort()) visit(join(path, name));
-    else if (!path.includes('.test.')) hash.update(`${path} ${stat.size} ${stat.mtimeMs}\n`);
-  };
-  for (const name of ['src', 'scripts', 'vite.config.ts', 'vite.cli.config.ts', 'package-lock.json'])
-    visit(at(name));
-  return hash.digest('hex');
-}
-
-const BUILT_FROM = at('dist', '.built-from');
-
-/** Whether what is built was built from the sources as they stand. */
-export const isBuilt = () => existsSync(BUILT_FROM) && sameAs(BUILT_FROM, sources());
-
 export function build() {
-  const wanted = sources();
-  if (sameAs(BUILT_FROM, wanted)) return;
+  if (isBuilt(BUILT.application) && isBuilt(BUILT.commandLine)) return;
+  const wanted = [BUILT.application, BUILT.commandLine].map((part) => [part.stamp, sourcesOf(part)]);
   console.error('Building...');
   const vite = [at('node_modules', 'vite', 'bin', 'vite.js'), 'build', '--logLevel', 'warn'];
   if (!run(process.execPath, vite)) fail('The application could not be built; the lines above say why.');
@@ -71,5 +51,5 @@ export function build() {
   if (!run(process.execPath, [at('scripts', 'build-demo.mjs')]))
     fail('The demo data could not be built; the lines above say why.');
   mkdirSync(at('dist'), { recursive: true });
-  writeFileSync(BUILT_FROM, wanted);
+  for (const [stamp, from] of wanted) writeFileSync(stamp, from);
 }

@@ -3,6 +3,7 @@ import { CRITERIA, type CriterionId } from './criteria-list.ts';
 import type { Context, Criterion, Evidence, Fix, Measure, Place } from './criterion.ts';
 import type { DraftFacts } from './draft-facts.ts';
 import { GROUPS, type Group } from './groups.ts';
+import type { Limits } from './limits.ts';
 import { appliesTo, needsMet } from './needs.ts';
 import type { Profile } from './profile.ts';
 
@@ -43,22 +44,20 @@ export interface ScoreReport {
  * criterion whose share is none is a fault of ours, thrown as an error that names it rather than added up.
  */
 export function scoreDraft(facts: DraftFacts, context: Context & { profile: Profile }): ScoreReport {
-  const { weights, limits } = context.profile;
+  const { limits } = context.profile;
+  const weights = weightsOf(context.profile);
   const met = needsMet(facts, context);
-  const applying = CRITERIA.map(
-    (criterion: Criterion<CriterionId>) =>
-      weights[criterion.id] > 0 && appliesTo(criterion, facts, context, met),
-  );
-  const sum = CRITERIA.reduce(
-    (total, criterion, at) => (applying[at] ? total + weights[criterion.id] : total),
-    0,
-  );
+  let sum = 0;
+  const measures = CRITERIA.map((criterion: Criterion<CriterionId>, at) => {
+    if (!(weights[at] > 0) || !appliesTo(criterion, facts, context, met)) return null;
+    sum += weights[at];
+    return criterion.measure(facts, context);
+  });
   const scale = sum > 0 ? 100 / sum : 0;
-  const measures = CRITERIA.map((criterion, at) => (applying[at] ? criterion.measure(facts, context) : null));
   const balance = balanceOf(measures, facts, context, weights, scale);
   const criteria = CRITERIA.map((criterion, at): CriterionResult => {
     const { id, group, title, unit, place } = criterion;
-    const target = criterion.target(limits, facts, context);
+    const target = targetOf(criterion, limits, facts, context);
     const found = measures[at];
     if (found === null)
       return {
@@ -76,7 +75,7 @@ export function scoreDraft(facts: DraftFacts, context: Context & { profile: Prof
         evidence: [],
       };
     const { measured, advice, evidence } = found;
-    const own = weights[id] * scale * (group === 'substance' ? 1 : balance.left);
+    const own = weights[at] * scale * (group === 'substance' ? 1 : balance.left);
     const points = own * clamped(found.share);
     const available = own + balance.lost * balance.held[at];
     if (!Number.isFinite(points) || !Number.isFinite(available))
@@ -113,6 +112,36 @@ export function scoreDraft(facts: DraftFacts, context: Context & { profile: Prof
   return { score: Math.min(100, score), groups, criteria, uses };
 }
 
+const weightLists = new WeakMap<Profile['weights'], Float64Array>();
+
+/** A profile's weights in the order of the criteria. */
+function weightsOf({ weights }: Profile): Float64Array {
+  let list = weightLists.get(weights);
+  if (!list) {
+    list = Float64Array.from(CRITERIA, ({ id }) => weights[id]);
+    weightLists.set(weights, list);
+  }
+  return list;
+}
+
+const targets = new WeakMap<Limits, Map<string, string>>();
+
+/** The target in words; those that only limits change are put together once. */
+function targetOf(criterion: Criterion, limits: Limits, facts: DraftFacts, context: Context): string {
+  if (criterion.target.length > 1) return criterion.target(limits, facts, context);
+  let known = targets.get(limits);
+  if (!known) {
+    known = new Map();
+    targets.set(limits, known);
+  }
+  let target = known.get(criterion.id);
+  if (target === undefined) {
+    target = criterion.target(limits, facts, context);
+    known.set(criterion.id, target);
+  }
+  return target;
+}
+
 const clamped = (share: number) => Math.min(1, Math.max(0, share));
 
 /** Places of the criteria that can hold back all others. */
@@ -136,7 +165,7 @@ function balanceOf(
   measures: readonly (Measure | null)[],
   facts: DraftFacts,
   context: Context,
-  weights: Profile['weights'],
+  weights: Float64Array,
   scale: number,
 ): Balance {
   const held = new Float64Array(CRITERIA.length);
@@ -144,7 +173,7 @@ function balanceOf(
   let reasons = 0;
   let others = 0;
   for (let at = 0; at < CRITERIA.length; at++)
-    if (measures[at] !== null && CRITERIA[at].group !== 'substance') others += weights[CRITERIA[at].id];
+    if (measures[at] !== null && CRITERIA[at].group !== 'substance') others += weights[at];
   for (const at of HOLDING) {
     const found = measures[at];
     if (found === null) continue;

@@ -26,8 +26,19 @@ export function termBand(
   return { from, to: Math.max(from, Math.ceil((term.upper * words) / 1000)) };
 }
 
-/** Uses of every term of the study in a draft; empty without a study. */
-export function termUses({ settings, totals, words }: DraftFacts): TermUseInDraft[] {
+const known = new WeakMap<DraftFacts, TermUseInDraft[]>();
+
+/** Uses of every term of the study in a draft; empty without a study. Two criteria and the margin ask: counted once. */
+export function termUses(facts: DraftFacts): TermUseInDraft[] {
+  let found = known.get(facts);
+  if (!found) {
+    found = countedUses(facts);
+    known.set(facts, found);
+  }
+  return found;
+}
+
+function countedUses({ settings, totals, words }: DraftFacts): TermUseInDraft[] {
   return (settings.study?.terms ?? []).map((term, index) => {
     const uses = totals.termUses[index];
     const { from, to } = termBand(term, words);
