@@ -354,7 +354,7 @@ function claimsOf(
     span !== undefined && links.some((link) => link.start < span.end && link.end > span.start);
   return sentences.flatMap((span, at) => {
     const quote = text.slice(span.start, span.end);
-    if (!isClaim(quote)) return [];
+    if (!isClaim(quote, text)) return [];
     return [
       { start: span.start, end: span.end, quote, linked: linkedIn(span) || linkedIn(sentences[at + 1]) },
     ];

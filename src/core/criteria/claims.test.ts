@@ -26,5 +26,19 @@ describe('a sentence that states a figure', () => {
     'It happened many times.',
     'Turn left at number 12.',
     '',
+    'Bring twice the water that you think you need.',
+    'Debian will remain 100% free.',
+    'The opacity is set to 60 percent here.',
+    'Strings such as 0x%08lx stand in it.',
+    'In 2005/2006 its successor was published.',
+    'In 2013 the release of Debian 7 came out.',
   ])('not "%s"', (sentence) => expect(isClaim(sentence)).toBe(false));
+});
+
+describe('a price', () => {
+  it('is the house’s own where its paragraph says "we"', () => {
+    const paragraph = 'We rent by the day. A weekend costs £58 and a week £165.';
+    expect(isClaim('A weekend costs £58 and a week £165.', paragraph)).toBe(false);
+    expect(isClaim('A weekend costs £58 and a week £165.')).toBe(true);
+  });
 });

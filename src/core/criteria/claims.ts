@@ -1,37 +1,64 @@
+import { partOfSpeech, plainWords } from '../language/index.ts';
+
 /** Digits of a figure, few enough that a page of digits is not gone through from each of them. */
 const DIGITS = '\\d{1,12}';
 
 const FIGURE = new RegExp(
   [
-    '\\d\\s?(?:%|per ?cent\\b)',
-    '[$£€¥]\\s?\\d',
-    '\\b\\d[\\d.,]{0,20}\\s?(?:dollars?|pounds?|euros?|pence|cents)\\b',
+    // "100% free" is a way of speaking, "0x%08" is code.
+    '\\d\\s?(?:%(?![\\w])|per ?cent\\b)(?<!\\b100\\s?(?:%|per ?cent)(?! of\\b))',
     `\\b(?:${DIGITS}|one|two|three|four|five|six|seven|eight|nine|ten) (?:out of|in) (?:every )?(?:${DIGITS}|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|a hundred)\\b`,
     '\\b(?:half|a third|a quarter|two thirds|three quarters) of (?:all|our|the|those|these|riders|people|readers)\\b',
     `\\b(?:twice|thrice|(?:two|three|four|five|six|seven|eight|nine|ten|${DIGITS}) times) (?:as|more|less|the|faster|slower|longer|higher|lower)\\b`,
-    `\\b${DIGITS}x\\b`,
+    '\\b[1-9]\\d{0,11}x\\b',
   ].join('|'),
   'i',
 );
 
+const MONEY = /[$£€¥]\s?\d|\b\d[\d.,]{0,20}\s?(?:dollars?|pounds?|euros?|pence|cents)\b/i;
+/** Who speaks of their own prices is their source. */
+const OWN = /\b(?:we|us|our|ours|my)\b/i;
+
+/** How something is set is no figure about the world. */
+const SETTING =
+  /\b(?:defaults?|set|scale[ds]?|reduced?|enlarged?|zoom(?:ed)?(?: in| out)?|opacity|brightness|contrast) (?:to|at|by|of) \d[\d.,]{0,9}\s?(?:%|per ?cent)/i;
+
 const DATED = /\b(?:in|since|by|until|from|between) (?:19|20)\d\d\b/gi;
-/** A figure with what it counts. */
-const COUNTED = /\d[\d.,]{0,20} \S/;
+/** A figure that counts something: no year, no number of a version or a standard ("Debian 7", "RFC 1945", "1.0"). */
+const COUNTED =
+  /(?<![\p{L}\d][\d.,/-]{0,3})(?<!\p{Lu}[\p{L}.]{0,20} )(?!(?:19|20)\d\d\b)\d{1,3}(?:,\d{3}|\d){0,9}(?![\d.,]*\d)(?! ?(?:am|pm|o['’]clock)\b)(?= \p{L})/u;
 
 /** A year, and another figure before or after it: "sold 300 bikes in 2024", "in 2024 it sold 300". */
-function isDatedFigure(sentence: string): boolean {
-  const years = [...sentence.matchAll(DATED)];
-  const [first, last] = [years[0], years.at(-1)];
-  if (!first || !last) return false;
-  if (/\d/.test(sentence.slice(first.index + first[0].length))) return true;
-  const counted = COUNTED.exec(sentence);
-  return counted !== null && counted.index + counted[0].length <= last.index;
+const isDatedFigure = (sentence: string): boolean => {
+  DATED.lastIndex = 0;
+  return DATED.test(sentence) && COUNTED.test(sentence.replace(DATED, ' '));
+};
+
+/** An order to the reader begins with its verb: advice, whatever number stands in it ("Bring twice the water"). */
+function isAdvice(sentence: string): boolean {
+  const [first, second] = plainWords(sentence.slice(0, 40));
+  if (first === undefined) return false;
+  return ((ORDERS.has(first) || partOfSpeech(first) === 'v') && second !== undefined) || /^(?:never|always|do not|don['’]t|please) \p{L}/iu.test(sentence);
 }
+const ORDERS = new Set(
+  'bring take use keep allow leave carry drink eat cut set plan add buy choose check put give make save expect pay try start stop turn ask wait let get go book pack pick'.split(
+    ' ',
+  ),
+);
 
 /** What every figure has one of: most sentences have none, and are not gone through for each form. */
 const MAY_BE =
   /[%$£€¥]|\dx\b|per ?cent|dollar|pound|euro|pence|cents|half|third|quarter|twice|thrice|times|out of| in (?:every|\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|a hundred)|(?:19|20)\d\d/i;
 
-/** True for an English sentence that states a figure which a reader could ask a source for. */
-export const isClaim = (sentence: string): boolean =>
-  MAY_BE.test(sentence) && (FIGURE.test(sentence) || isDatedFigure(sentence));
+/**
+ * True for an English sentence that states a figure about the world which a reader could ask a source for: no advice, no setting,
+ * and no price where `around`, the paragraph that it stands in, speaks of "our" and "we": the house is its own source.
+ *
+ * @example isClaim('About 40% of them turned back.') // true
+ */
+export function isClaim(sentence: string, around = sentence): boolean {
+  if (!MAY_BE.test(sentence)) return false;
+  const money = MONEY.test(sentence);
+  if (!FIGURE.test(sentence) && !isDatedFigure(sentence) && (!money || OWN.test(around))) return false;
+  return !SETTING.test(sentence) && !isAdvice(sentence);
+}

@@ -28,4 +28,4 @@ export { Gap, plainWords, type Tokens, tokenize } from './tokens.ts';
 export { Vocabulary } from './vocabulary.ts';
 export { WordBases } from './word-bases.ts';
 export { isAuxiliary, isDeterminer, isJoining } from './word-classes.ts';
-export { CORPUS_WORDS, isMostlyVerb, wordCount } from './word-frequency.ts';
+export { CORPUS_WORDS, isMostlyVerb, partOfSpeech, wordCount } from './word-frequency.ts';

@@ -10,13 +10,14 @@ describe('claims-sourced', () => {
       { md: `${PROSE} Of these, 80% [carry too much](https://tide.example).` },
       1,
     ],
-    ['a link in the next', { md: `${PROSE} It costs £40 a day. See the [price list](/prices).` }, 1],
+    ['a link in the next', { md: `${PROSE}\n\nIt costs £40 a day. See the [price list](/prices).` }, 1],
     [
       'one of two',
-      { md: `${PROSE} Three out of four turn back. It costs £40 a day. See [prices](/p).` },
+      { md: `${PROSE}\n\nThree out of four turn back. It costs £40 a day. See [prices](/p).` },
       0.5,
     ],
     ['own data', { md: `${PROSE} Eight in ten riders rest.`, ownFigures: ['Eight in ten riders rest.'] }, 1],
+    ['the title said again', { title: 'Half of all tyres are flat', md: `${PROSE} Half of all tyres are flat.` }, null],
     ['another language', { language: 'de', md: `${PROSE} 80%.` }, null],
   ])('%s', (_, given, expected) => expect(share('claims-sourced', given)).toBe(expected));
   it('offers to mark it as own data', () =>

@@ -1,19 +1,24 @@
+import { titleKey } from '../../listing/index.ts';
 import { criterion, type Evidence, type Fix } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { count, measure } from '../judging.ts';
 
 const bare = (text: string) => text.replace(/\s+/g, ' ').trim();
 
-/** How many figures the draft states, and the places of those without a source. */
+/** How many figures the draft states, and the places of those without a source. Its own title is none. */
 function claims({ totals, fields }: DraftFacts): { all: number; open: Evidence[] } {
+  const title = titleKey(fields.title).replace(/[.!?]+$/, '');
+  let all = 0;
   const own = fields.ownFigures.length ? new Set(fields.ownFigures.map(bare)) : null;
   const open: Evidence[] = [];
   for (const { reading, index } of totals.withClaims)
     for (const { start, end, quote, linked } of reading.claims) {
+      if (title !== '' && titleKey(quote).replace(/[.!?]+$/, '') === title) continue;
+      all += 1;
       if (linked || own?.has(bare(quote))) continue;
       open.push({ block: index, blockId: reading.block.id, start, end, quote });
     }
-  return { all: totals.claims, open };
+  return { all, open };
 }
 
 export const claimsSourced = criterion({
@@ -23,7 +28,7 @@ export const claimsSourced = criterion({
   place: 'text',
   weight: 2,
   needs: ['words', 'english'],
-  applies: (facts) => facts.totals.claims > 0,
+  applies: (facts) => facts.totals.claims > 0 && claims(facts).all > 0,
   target: () => 'figures have a link in their sentence or the next, or are your own',
   measure(facts) {
     const { all, open } = claims(facts);
