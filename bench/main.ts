@@ -214,7 +214,7 @@ const rows: Record<string, () => Omit<Row, 'ok' | 'name'>> = {
           kept += scorePost(
             one,
             posts[at],
-            { site, index, pictures: new Map(), studies: new Map() },
+            { site, index, pictures: new Map(), studies: new Map(), year: null },
             new DraftReadings(vocabulary),
           ).report.score;
         });

@@ -20,11 +20,15 @@ export function startOfCommandLine(): number {
   const time = (args: readonly string[]) => {
     const run = spawnSync(process.execPath, ['--require', tell, ...args], { encoding: 'utf8' });
     const told = /processor time (\d+)/.exec(run.stderr);
-    if (run.status !== 0 || !told) throw new Error(`${args.join(' ')} ended with ${run.status}: ${run.stderr}`);
+    if (run.status !== 0 || !told)
+      throw new Error(`${args.join(' ')} ended with ${run.status}: ${run.stderr}`);
     return Number(told[1]);
   };
   // In turn, so that both meet the machine as it is.
-  const ratios = Array.from({ length: 11 }, () => time(['bin/dune-sparrow', 'score', draft]) / time(['-e', '0']));
+  const ratios = Array.from(
+    { length: 11 },
+    () => time(['bin/dune-sparrow', 'score', draft]) / time(['-e', '0']),
+  );
   rmSync(folder, { recursive: true });
   return ratios.sort((a, b) => a - b)[5];
 }

@@ -14,7 +14,9 @@ function sources(names) {
   const lines = [];
   const add = (path, { size, mtimeMs }) => lines.push(`${path} ${size} ${mtimeMs}`);
   const visit = (folder) => {
-    for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
+    for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) =>
+      a.name < b.name ? -1 : 1,
+    )) {
       const path = `${folder}/${entry.name}`;
       if (entry.isDirectory()) visit(path);
       else if (!entry.name.includes('.test.')) add(path, statSync(path));

@@ -157,9 +157,10 @@ function* scoreGroup(
         posts.map(({ post }) => post),
       )
     : null;
+  const year = new Date().getFullYear();
   const studies = new Map(study ? posts.map(({ post }) => [post.id, study]) : []);
   for (const { file, document, post } of posts) {
-    const scene = { site, index, pictures: picturesOf(file, rootOf(path)), studies };
+    const scene = { site, index, pictures: picturesOf(file, rootOf(path)), studies, year };
     // One file that cannot be judged costs itself, not the run.
     try {
       yield { file, ...scorePost(document, post, scene, new DraftReadings(vocabulary)) };

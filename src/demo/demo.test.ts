@@ -25,7 +25,7 @@ const reports = posts.map(
     scorePost(
       post,
       indexedPost(post.id, post),
-      { site, index, pictures: sizes, studies: new Map() },
+      { site, index, pictures: sizes, studies: new Map(), year: 2026 },
       new DraftReadings(),
     ).report,
 );

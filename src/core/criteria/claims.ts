@@ -38,7 +38,10 @@ const isDatedFigure = (sentence: string): boolean => {
 function isAdvice(sentence: string): boolean {
   const [first, second] = plainWords(sentence.slice(0, 40));
   if (first === undefined) return false;
-  return ((ORDERS.has(first) || partOfSpeech(first) === 'v') && second !== undefined) || /^(?:never|always|do not|don['’]t|please) \p{L}/iu.test(sentence);
+  return (
+    ((ORDERS.has(first) || partOfSpeech(first) === 'v') && second !== undefined) ||
+    /^(?:never|always|do not|don['’]t|please) \p{L}/iu.test(sentence)
+  );
 }
 const ORDERS = new Set(
   'bring take use keep allow leave carry drink eat cut set plan add buy choose check put give make save expect pay try start stop turn ask wait let get go book pack pick'.split(

@@ -1,6 +1,7 @@
 import { altKeyword } from './rules/alt-keyword.ts';
 import { altPresent } from './rules/alt-present.ts';
 import { altQuality } from './rules/alt-quality.ts';
+import { answer } from './rules/answer.ts';
 import { bodyLength } from './rules/body-length.ts';
 import { claimsSourced } from './rules/claims-sourced.ts';
 import { headingDistinct } from './rules/heading-distinct.ts';
@@ -24,6 +25,7 @@ import { metaDescriptionWidth } from './rules/meta-description-width.ts';
 import { metaTitleDistinct } from './rules/meta-title-distinct.ts';
 import { metaTitleKeyword } from './rules/meta-title-keyword.ts';
 import { metaTitleWidth } from './rules/meta-title-width.ts';
+import { nextStep } from './rules/next-step.ts';
 import { onSubject } from './rules/on-subject.ts';
 import { ownWords } from './rules/own-words.ts';
 import { paragraphLength } from './rules/paragraph-length.ts';
@@ -39,6 +41,7 @@ import { slugShape } from './rules/slug-shape.ts';
 import { stapleTerms } from './rules/staple-terms.ts';
 import { supportingKeywords } from './rules/supporting-keywords.ts';
 import { supportingTerms } from './rules/supporting-terms.ts';
+import { timely } from './rules/timely.ts';
 import { titleSingle } from './rules/title-single.ts';
 import { topicsCovered } from './rules/topics-covered.ts';
 
@@ -71,6 +74,9 @@ export const CRITERIA = [
   onSubject,
   ownWords,
   postSize,
+  answer,
+  nextStep,
+  timely,
   imagePresent,
   altPresent,
   altQuality,

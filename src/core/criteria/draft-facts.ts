@@ -40,6 +40,8 @@ export interface DraftSettings {
   limits: Limits;
   /** Null: no pages were studied for the post. */
   study: StudyFacts | null;
+  /** The year in which the draft is read; null: not known, and no year has passed. */
+  year: number | null;
 }
 
 export interface HeadingFact {

@@ -18,6 +18,8 @@ export interface Case extends Partial<PostFields> {
   pictures?: Record<string, Partial<PictureSize>>;
   /** What was studied for the post. */
   study?: Partial<StudyFacts>;
+  /** The year in which it is read. */
+  year?: number;
 }
 
 /** Sixty words of plain prose, for criteria that wait until there is something to judge. */
@@ -46,7 +48,7 @@ export const studyTerm = (form: string, group: StudyTerm['group'] = 'staple'): S
   upper: 2,
 });
 
-function sceneOf({ site, others, pictures, study }: Case): Scene {
+function sceneOf({ site, others, pictures, study, year }: Case): Scene {
   const settings = { ...unknownSite(), ...site };
   const posts = (others ?? []).map((fields, at) =>
     indexedPost(`other${at}`, { fields: { ...emptyFields(), ...fields } }),
@@ -59,13 +61,23 @@ function sceneOf({ site, others, pictures, study }: Case): Scene {
     site: settings,
     index: others ? new SiteIndex(settings, posts) : null,
     pictures: new Map(sizes),
+    year: year ?? null,
     studies: new Map(study ? [['own', { ...NO_FACTS, ...study }]] : []),
   };
 }
 
 /** Judges one case by one criterion: its share (null where it does not apply) and the rest of its line. */
 export function judge(id: CriterionId, given: Case) {
-  const { md, html, site: _site, others: _others, pictures: _pictures, study: _study, ...fields } = given;
+  const {
+    md,
+    html,
+    site: _site,
+    others: _others,
+    pictures: _pictures,
+    study: _study,
+    year: _year,
+    ...fields
+  } = given;
   const read = html !== undefined ? readHtml(html) : readMarkdown(md ?? '');
   const document = { fields: { ...read.fields, ...fields }, draft: read.draft };
   return lineOf(id, document, sceneOf(given));

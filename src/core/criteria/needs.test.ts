@@ -17,6 +17,7 @@ const settings = {
   pictures: new Map(),
   limits: defaultProfile.limits,
   study: null,
+  year: null,
 };
 const factsOf = (markdown: string, fields: Partial<PostFields> = {}, language = 'en') =>
   new DraftReadings().facts(
@@ -72,6 +73,7 @@ describe('what a criterion needs', () => {
       'keyword-free',
       'links-live',
       'meta-title-distinct',
+      'next-step',
       'questions-answered',
       'staple-terms',
       'supporting-keywords',

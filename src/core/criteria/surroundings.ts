@@ -18,6 +18,8 @@ export interface SiteFacts {
   targets: ReadonlyMap<string, readonly PostRef[]>;
   /** Known addresses of the site in comparable form, with the title of the page where known. */
   pages: ReadonlyMap<string, string>;
+  /** Those of them that are posts which no reader can open yet. */
+  unpublished: ReadonlySet<string>;
   /** False: the list of pages is not complete, so that an address not on it is neither dead nor live. */
   pagesKnown: boolean;
 }

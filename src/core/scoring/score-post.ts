@@ -26,6 +26,8 @@ export interface Scene {
   pictures: ReadonlyMap<string, PictureSize>;
   /** What pages that were studied for a post share, by the post's id. */
   studies: ReadonlyMap<string, StudyFacts>;
+  /** The year in which posts are read, given by whoever has a clock; null: none is told. */
+  year: number | null;
 }
 
 /** A scene with nothing around the post. */
@@ -34,6 +36,7 @@ export const emptyScene = (): Scene => ({
   index: null,
   pictures: new Map(),
   studies: new Map(),
+  year: null,
 });
 
 /** Facts and report of one post. The one way that the page's worker, the server and the command line all take. */
@@ -43,7 +46,7 @@ export function scorePost(
   scene: Scene,
   readings: DraftReadings,
 ): { facts: DraftFacts; context: Context; report: ScoreReport } {
-  const { site, index, pictures, studies } = scene;
+  const { site, index, pictures, studies, year } = scene;
   const study = studies.get(post.id) ?? null;
   const profile = site.profile ?? defaultProfile;
   const settings: DraftSettings = {
@@ -55,6 +58,7 @@ export function scorePost(
     pictures,
     limits: profile.limits,
     study,
+    year,
   };
   const facts = readings.facts(document, settings);
   const context: Context = { site: index?.factsFor(post) ?? null, study };

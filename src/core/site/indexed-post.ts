@@ -1,4 +1,4 @@
-import type { PostFields } from '../draft/index.ts';
+import type { PostFields, Status } from '../draft/index.ts';
 
 /** What the site's index keeps of a post. */
 export interface IndexedPost {
@@ -10,6 +10,7 @@ export interface IndexedPost {
   language: string;
   slug: string;
   canonical: string;
+  status: Status;
   /** Where its file lies, for folders whose posts name no address. */
   filePath?: string;
 }
@@ -28,5 +29,6 @@ export const indexedPost = (
   language: fields.language || language,
   slug: fields.slug,
   canonical: fields.canonical,
+  status: fields.status,
   filePath,
 });

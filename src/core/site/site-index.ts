@@ -20,6 +20,7 @@ export class SiteIndex {
   private readonly metaTitles = new Map<string, PostRef[]>();
   private readonly targets = new Map<string, PostRef[]>();
   private readonly pages = new Map<string, string>();
+  private readonly unpublished = new Set<string>();
 
   constructor(
     readonly site: SiteSettings,
@@ -30,6 +31,8 @@ export class SiteIndex {
       if (path) this.pages.set(path, page.title ?? '');
     }
     const posted = new Set<string>();
+    // A folder in which nothing is published keeps no account of it.
+    const keepsStatus = posts.some(({ status }) => status === 'published');
     for (const post of posts) {
       const ref = { id: post.id, title: post.title || post.slug || 'Untitled' };
       const metaTitle = titleKey(
@@ -44,6 +47,8 @@ export class SiteIndex {
       if (path) {
         this.pages.set(path, post.title);
         posted.add(path);
+        if (keepsStatus && post.status !== 'published' && post.status !== 'scheduled')
+          this.unpublished.add(path);
       }
       // In a folder a link may also follow the files.
       const file = post.filePath
@@ -67,6 +72,7 @@ export class SiteIndex {
       metaTitles: this.metaTitles,
       targets: this.targets,
       pages: this.pages,
+      unpublished: this.unpublished,
       pagesKnown: this.site.pages !== null,
     };
   }

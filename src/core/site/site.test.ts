@@ -15,6 +15,7 @@ const post = (id: string, fields: Partial<IndexedPost>): IndexedPost => ({
   title: '',
   metaTitle: '',
   keyword: '',
+  status: 'draft',
   language: '',
   slug: '',
   canonical: '',

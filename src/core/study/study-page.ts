@@ -99,6 +99,7 @@ export function readStudyPage(
     language: '',
     ownPath: null,
     pictures: new Map(),
+    year: null,
     limits: judged.limits,
     study: null,
   };

@@ -9,6 +9,8 @@ export interface SceneData {
   pictures: [string, PictureSize][];
   /** What was studied for posts, by the post's id. */
   studies: [string, StudyFacts][];
+  /** The year in which posts are read. */
+  year: number;
 }
 
 /** The scene of a site with its posts, the sizes of its pictures and its other pages (null: not known yet). */
@@ -24,6 +26,7 @@ export function sceneData(
     posts: rows.map((row) => indexedPost(row.id, row, undefined, site.language)),
     pictures: [...pictures],
     studies,
+    year: new Date().getFullYear(),
   };
 }
 

@@ -17,7 +17,11 @@ describe('claims-sourced', () => {
       0.5,
     ],
     ['own data', { md: `${PROSE} Eight in ten riders rest.`, ownFigures: ['Eight in ten riders rest.'] }, 1],
-    ['the title said again', { title: 'Half of all tyres are flat', md: `${PROSE} Half of all tyres are flat.` }, null],
+    [
+      'the title said again',
+      { title: 'Half of all tyres are flat', md: `${PROSE} Half of all tyres are flat.` },
+      null,
+    ],
     ['another language', { language: 'de', md: `${PROSE} 80%.` }, null],
   ])('%s', (_, given, expected) => expect(share('claims-sourced', given)).toBe(expected));
   it('offers to mark it as own data', () =>

@@ -36,3 +36,23 @@ describe('links-live', () => {
         .share,
     ).toBe(1));
 });
+
+describe('links to posts of the site', () => {
+  const others = [
+    { title: 'Tides', slug: 'tides', status: 'published' as const },
+    { title: 'Winter', slug: 'winter', status: 'draft' as const },
+  ];
+  it('lead nowhere while those are not published', () => {
+    const line = judge('links-live', { md: `${PROSE} See [winter](/winter).`, others, site: { pages: [] } });
+    expect(line.share).toBe(0);
+    expect(line.advice).toContain('"Winter" is not published yet');
+  });
+  it('lead somewhere where nothing of the site is marked as published', () =>
+    expect(
+      share('links-live', {
+        md: `${PROSE} See [winter](/winter).`,
+        others: others.slice(1),
+        site: { pages: [] },
+      }),
+    ).toBe(1));
+});

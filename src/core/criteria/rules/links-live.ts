@@ -14,20 +14,31 @@ interface Item {
 const leads = (path: string, { settings }: DraftFacts, pages: SiteFacts['pages']): boolean =>
   path === '/' || path === settings.ownPath || pages.has(path);
 
-const isDead = ({ kind, path }: LinkFact, facts: DraftFacts, { pages, pagesKnown }: SiteFacts): boolean =>
-  pagesKnown && kind === 'internal' && path !== null && !leads(path, facts, pages);
+const isDead = (
+  { kind, path }: LinkFact,
+  facts: DraftFacts,
+  { pages, unpublished, pagesKnown }: SiteFacts,
+): boolean =>
+  pagesKnown &&
+  kind === 'internal' &&
+  path !== null &&
+  (!leads(path, facts, pages) || (unpublished.has(path) && path !== facts.settings.ownPath));
 
 /**
  * Internal links against the known pages; embeds and pictures against plain http. Until the pages of the site are
  * known, an internal link counts as neither dead nor live.
  */
-function items(facts: DraftFacts, { pages, pagesKnown }: SiteFacts): Item[] {
+function items(facts: DraftFacts, site: SiteFacts): Item[] {
+  const { pages, unpublished, pagesKnown } = site;
   const out: Item[] = [];
   for (const { kind, path, href, block, index, start, end } of facts.links) {
     if (!pagesKnown || kind !== 'internal' || path === null) continue;
+    const waits = unpublished.has(path) && path !== facts.settings.ownPath;
     out.push({
-      live: leads(path, facts, pages),
-      what: `${href} is no known page of the site. Correct the link, or add the page.`,
+      live: leads(path, facts, pages) && !waits,
+      what: waits
+        ? `"${pages.get(path) || href}" is not published yet: readers would find nothing there. Publish it first, or take the link off.`
+        : `${href} is no known page of the site. Correct the link, or add the page.`,
       place: end > start ? placeIn(block, index, start, end) : wholeBlock(block, index),
     });
   }
@@ -71,7 +82,8 @@ export const linksLive = criterion({
     const dead = facts.links.filter((link) => isDead(link, facts, site!));
     const lost = dead.flatMap((link): Fix[] => {
       if (link.end <= link.start) return [];
-      const near = nearestPage(link.path!, site!.pages);
+      const waits = site!.unpublished.has(link.path!);
+      const near = waits ? null : nearestPage(link.path!, site!.pages);
       return [
         ...(near
           ? [
