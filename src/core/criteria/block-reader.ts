@@ -15,6 +15,7 @@ import {
   wordCount,
 } from '../language/index.ts';
 import { isClaim } from './claims.ts';
+import { type DatedWords, datedWords } from './dated-words.ts';
 import { LEANING, type OrderReading, type SaidSentence } from './order-reading.ts';
 import { StemCounter } from './stem-counts.ts';
 import type { StudyFacts } from './surroundings.ts';
@@ -60,6 +61,8 @@ export interface BlockReading {
   order: OrderReading | null;
   /** Its longer sentences, by which those that stand twice are found. */
   said: SaidSentence[];
+  /** Words that age, and years. */
+  dated: DatedWords[];
   /** Links with their words, also folded and without marks, as vague words are looked up. */
   links: { start: number; end: number; href: string; text: string; plain: string }[];
   /** True for pictures and kept markup with embeds. */
@@ -198,6 +201,7 @@ export class BlockReader {
     const read = this.target.english && prose ? this.likenessOf(tokens) : null;
     const sentences = prose ? sentenceSpans(block.text, tokens) : [];
     const longSentences = sentences.filter((sentence) => sentence.words > this.target.sentenceWords);
+    const claims = this.target.english ? claimsOf(block.text, sentences, links) : [];
     const heading = block.kind === 'heading' ? block.text.replace(/\s+/g, ' ').trim() : '';
     return {
       block,
@@ -226,7 +230,10 @@ export class BlockReader {
       order: tokens.length > 0 && (prose || block.kind === 'heading') ? this.orderOf(tokens) : null,
       // Points of lists may say the same of several things.
       said: prose && !inList ? saidIn(tokens, sentences) : NOTHING_SAID,
-      claims: this.target.english ? claimsOf(block.text, sentences, links) : [],
+      claims,
+      dated: this.target.english
+        ? datedWords(block.text, { heading: block.kind === 'heading', prose }, claims)
+        : [],
       links,
     };
   }

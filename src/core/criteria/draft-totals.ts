@@ -23,6 +23,8 @@ export interface DraftTotals {
   longSentences: number;
   withClaims: Placed[];
   claims: number;
+  /** Blocks with words that age, or with years. */
+  withDated: Placed[];
   /** Blocks that use the primary keyword, each with the words that stand before the block. */
   withUses: (Placed & { wordsBefore: number })[];
   /** For each supporting keyword the best match value; 0 where it is not there. */
@@ -59,6 +61,7 @@ export function draftTotals(
     longSentences: 0,
     withClaims: [],
     claims: 0,
+    withDated: [],
     withUses: [],
     supportingValues: new Float64Array(phrases.supporting),
     termUses: new Uint32Array(phrases.terms),
@@ -119,6 +122,7 @@ export function draftTotals(
         totals.claims += reading.claims.length;
       }
     }
+    if (reading.dated.length > 0) totals.withDated.push({ index, reading });
     if (reading.loads) totals.loading.push({ index, reading });
     if (reading.container !== container) {
       if (reading.container !== '') totals.scanPoints += 1;

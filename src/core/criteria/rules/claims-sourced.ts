@@ -5,15 +5,19 @@ import { count, measure } from '../judging.ts';
 
 const bare = (text: string) => text.replace(/\s+/g, ' ').trim();
 
+const keyOf = (text: string) => titleKey(text).replace(/[.!?]+$/, '');
+/** Characters by which a title and a sentence of the same words may differ: its mark, doubled spaces. */
+const NEAR = 6;
+
 /** How many figures the draft states, and the places of those without a source. Its own title is none. */
 function claims({ totals, fields }: DraftFacts): { all: number; open: Evidence[] } {
-  const title = titleKey(fields.title).replace(/[.!?]+$/, '');
+  const title = keyOf(fields.title);
   let all = 0;
   const own = fields.ownFigures.length ? new Set(fields.ownFigures.map(bare)) : null;
   const open: Evidence[] = [];
   for (const { reading, index } of totals.withClaims)
     for (const { start, end, quote, linked } of reading.claims) {
-      if (title !== '' && titleKey(quote).replace(/[.!?]+$/, '') === title) continue;
+      if (title !== '' && Math.abs(quote.length - title.length) < NEAR && keyOf(quote) === title) continue;
       all += 1;
       if (linked || own?.has(bare(quote))) continue;
       open.push({ block: index, blockId: reading.block.id, start, end, quote });
@@ -28,14 +32,15 @@ export const claimsSourced = criterion({
   place: 'text',
   weight: 2,
   needs: ['words', 'english'],
-  applies: (facts) => facts.totals.claims > 0 && claims(facts).all > 0,
+  // The one that stands there may be the title.
+  applies: (facts) => facts.totals.claims > 1 || (facts.totals.claims === 1 && claims(facts).all > 0),
   target: () => 'figures have a link in their sentence or the next, or are your own',
   measure(facts) {
     const { all, open } = claims(facts);
     const first = open[0]?.quote ?? '';
     const shown = first.length > 60 ? `${first.slice(0, 60)}…` : first;
     return measure(
-      (all - open.length) / all,
+      all === 0 ? 1 : (all - open.length) / all,
       `${all - open.length} of ${all}`,
       `${count(open.length, 'figure')} ${open.length === 1 ? 'has' : 'have'} no source: "${shown}". Link one, or say that it is your own.`,
       open,

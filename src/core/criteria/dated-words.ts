@@ -1,0 +1,44 @@
+/** Words of a block that age, or that have. */
+export interface DatedWords {
+  start: number;
+  end: number;
+  /** The year that a heading names, or that a figure is of; null for a word such as "recently". */
+  year: number | null;
+  kind: 'word' | 'heading' | 'figure';
+}
+
+const NONE: DatedWords[] = [];
+
+/** Words that are true on the day on which they are written. */
+const AGEING =
+  /\b(?:recently|lately|nowadays|at the moment|these days|this (?:year|month|week)|last (?:year|month|week)|next (?:year|month|week)|as of (?:now|today)|the coming (?:weeks|months|year))\b/gi;
+/** Every one of those holds one of these: most blocks hold none, and are not gone through. */
+const HINTS = ['ecently', 'ately', 'owadays', ' moment', 'hese days', ' year', ' month', ' week', 's of '];
+const YEAR = /(?<![\d./-])(?:19|20)\d\d(?![\d./-]|\p{L})/gu;
+const DATED_FIGURE = /\b(?:in|since|as of|by|until) ((?:19|20)\d\d)\b/gi;
+
+/** The years that a text names, as numbers. */
+export const yearsIn = (text: string): number[] => [...text.matchAll(YEAR)].map(([year]) => Number(year));
+
+/** The years in a heading, and in running text the words that age and the years of its figures. */
+export function datedWords(
+  text: string,
+  { heading, prose }: { heading: boolean; prose: boolean },
+  claims: readonly { start: number; end: number; quote: string }[],
+): DatedWords[] {
+  if (heading) {
+    const years = /\d{4}/.test(text) ? yearsIn(text) : [];
+    return years.length === 0
+      ? NONE
+      : years.map((year) => ({ start: 0, end: text.length, year, kind: 'heading' }));
+  }
+  if (!prose) return NONE;
+  const found: DatedWords[] = [];
+  if (HINTS.some((hint) => text.includes(hint)))
+    for (const { index, 0: said } of text.matchAll(AGEING))
+      found.push({ start: index, end: index + said.length, year: null, kind: 'word' });
+  for (const { start, end, quote } of claims)
+    for (const [, year] of quote.matchAll(DATED_FIGURE))
+      found.push({ start, end, year: Number(year), kind: 'figure' });
+  return found.length === 0 ? NONE : found;
+}
