@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { DraftReadings } from '../core/criteria/index.ts';
+import { DraftReadings, fixesFor } from '../core/criteria/index.ts';
 import { readPostFile, UnreadableFile } from '../core/draft/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
 import { emptyScene, scorePost } from '../core/scoring/index.ts';
@@ -26,11 +26,19 @@ async function scored(name: string, text: string): Promise<{ time: number; score
   try {
     const { fields, draft } = await readPostFile(new TextEncoder().encode(text), name);
     const post = indexedPost(name, { fields }, name);
-    score = scorePost({ fields, draft }, post, emptyScene(), new DraftReadings(new Vocabulary())).report
-      .score;
+    const { facts, context, report } = scorePost(
+      { fields, draft },
+      post,
+      emptyScene(),
+      new DraftReadings(new Vocabulary()),
+    );
+    score = report.score;
+    // What each criterion would change is worked out on the same page.
+    for (const { id, advice } of report.criteria)
+      if (advice !== null) expect(fixesFor(id, facts, context).length).toBeLessThan(100);
   } catch (error) {
     expect([name, error]).toEqual([name, expect.any(UnreadableFile)]);
-    expect((error as Error).message).toMatch(/^cannot be read: .*\.$/);
+    expect((error as Error).message).toMatch(/^cannot be read(?: as text)?: .*\.$/);
   }
   return { time: performance.now() - begun, score };
 }

@@ -14,7 +14,7 @@ import {
   type WordBases,
   wordCount,
 } from '../language/index.ts';
-import { isClaim } from './claims.ts';
+import { kindOfClaim } from './claims.ts';
 import { type DatedWords, datedWords } from './dated-words.ts';
 import { LEANING, type OrderReading, type SaidSentence } from './order-reading.ts';
 import { StemCounter } from './stem-counts.ts';
@@ -51,8 +51,8 @@ export interface BlockReading {
   supporting: { index: number; value: number }[];
   /** Sentences of prose: how many, and those over the limit. */
   longSentences: { start: number; end: number; words: number }[];
-  /** Sentences that state a figure, and whether a link stands in them or in the next. */
-  claims: { start: number; end: number; quote: string; linked: boolean }[];
+  /** Sentences that state a figure, whether that is a price alone, and whether a link stands in them or in the next. */
+  claims: { start: number; end: number; quote: string; price: boolean; linked: boolean }[];
   /** How likely its words follow each other as in English sentences: sum and steps, to be added up; null where it is not told. */
   likeness: { sum: number; steps: number } | null;
   /** Sentences whose words follow each other as in none. */
@@ -361,9 +361,16 @@ function claimsOf(
     span !== undefined && links.some((link) => link.start < span.end && link.end > span.start);
   return sentences.flatMap((span, at) => {
     const quote = text.slice(span.start, span.end);
-    if (!isClaim(quote, text)) return [];
+    const kind = kindOfClaim(quote, text);
+    if (kind === null) return [];
     return [
-      { start: span.start, end: span.end, quote, linked: linkedIn(span) || linkedIn(sentences[at + 1]) },
+      {
+        start: span.start,
+        end: span.end,
+        quote,
+        price: kind === 'price',
+        linked: linkedIn(span) || linkedIn(sentences[at + 1]),
+      },
     ];
   });
 }

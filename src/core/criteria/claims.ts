@@ -16,8 +16,8 @@ const FIGURE = new RegExp(
 );
 
 const MONEY = /[$£€¥]\s?\d|\b\d[\d.,]{0,20}\s?(?:dollars?|pounds?|euros?|pence|cents)\b/i;
-/** Who speaks of their own prices is their source. */
-const OWN = /\b(?:we|us|our|ours|my)\b/i;
+/** Who speaks of their own prices is their source: the house. */
+export const SPEAKS_OF_ITSELF = /\b(?:we|us|our|ours|my)\b/i;
 
 /** How something is set is no figure about the world. */
 const SETTING =
@@ -59,9 +59,14 @@ const MAY_BE =
  *
  * @example isClaim('About 40% of them turned back.') // true
  */
-export function isClaim(sentence: string, around = sentence): boolean {
-  if (!MAY_BE.test(sentence)) return false;
-  const money = MONEY.test(sentence);
-  if (!FIGURE.test(sentence) && !isDatedFigure(sentence) && (!money || OWN.test(around))) return false;
-  return !SETTING.test(sentence) && !isAdvice(sentence);
+export const isClaim = (sentence: string, around = sentence): boolean =>
+  kindOfClaim(sentence, around) !== null;
+
+/** What a claim states: a price alone, or another figure; null where it is none. As {@link isClaim}. */
+export function kindOfClaim(sentence: string, around = sentence): 'price' | 'figure' | null {
+  if (!MAY_BE.test(sentence)) return null;
+  const figure = FIGURE.test(sentence) || isDatedFigure(sentence);
+  if (!figure && (!MONEY.test(sentence) || SPEAKS_OF_ITSELF.test(around))) return null;
+  if (SETTING.test(sentence) || isAdvice(sentence)) return null;
+  return figure ? 'figure' : 'price';
 }

@@ -35,6 +35,9 @@ export interface Fix {
   readOver?: true;
 }
 
+/** Changes that a criterion works out at most: a draft may have thousands of places, and nobody reads more. */
+export const MOST_FIXES = 6;
+
 /** What lies around a draft. */
 export interface Context {
   /** Null: the post is judged alone. */

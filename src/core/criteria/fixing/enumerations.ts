@@ -11,6 +11,8 @@ export interface Enumeration {
 
 /** Items of an enumeration, and the words that each may have: between commas only a few, between semicolons more. */
 const FEWEST = 3;
+/** Characters within which an enumeration ends. */
+const LONGEST = 800;
 const MOST_WORDS = { ',': 8, ';': 16 };
 /** What begins so is no item: it goes on with the sentence, or is one. */
 const NO_ITEM =
@@ -27,7 +29,7 @@ export function enumerationIn(text: string): Enumeration | null {
   const colon = text.lastIndexOf(': ');
   if (colon < 0) return null;
   const from = colon + 2;
-  const end = /[.!?](?=\s|$)/.exec(text.slice(from));
+  const end = /[.!?](?=\s|$)/.exec(text.slice(from, from + LONGEST));
   if (!end) return null;
   const to = from + end.index;
   const body = text.slice(from, to);

@@ -1,5 +1,8 @@
 import type { Change } from './naming.ts';
 
+/** Characters before a link that tell what it is in its sentence. */
+const NEAR = 40;
+
 /**
  * What stands for a link's words that say nothing, so that the sentence keeps its grammar: a noun ("this article", "it") is
  * the page's name, a place ("here") is in it, an order ("click here", "read more") asks to see it.
@@ -7,7 +10,7 @@ import type { Change } from './naming.ts';
 export function sayingWhere(text: string, start: number, end: number, title: string): Change {
   const words = text.slice(start, end).trim().toLowerCase();
   const quoted = `“${title}”`;
-  const before = text.slice(0, start).trimEnd();
+  const before = text.slice(Math.max(0, start - NEAR), start).trimEnd();
   const opens = before === '' || /[.!?:]$/.test(before);
   const capital = (said: string) => (opens ? said.charAt(0).toUpperCase() + said.slice(1) : said);
   if (/^(?:click|click here|go|see here|see more)$/.test(words))
@@ -32,7 +35,7 @@ export function sayingWhere(text: string, start: number, end: number, title: str
   }
   // What stands before a bare noun would stand before the name too: "the link", "our page".
   const article = /^(?:page|post|article|link|source|website|site)$/.test(words)
-    ? /(?:^|\s)((?:the|this|that|our|my|a) )$/i.exec(text.slice(0, start))
+    ? /(?:^|\s)((?:the|this|that|our|my|a) )$/i.exec(text.slice(Math.max(0, start - NEAR), start))
     : null;
   return { start: start - (article ? article[1].length : 0), end, text: quoted };
 }

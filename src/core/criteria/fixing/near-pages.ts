@@ -26,8 +26,9 @@ export function nearestPage(
     const byWords = (2 * shared) / (words.size + others.size);
     // Lengths that differ by half can never be near by letters.
     const longer = Math.max(slug.length, wanted.length);
+    const alike = slug.slice(0, 2) === wanted.slice(0, 2) || slug.slice(-3) === wanted.slice(-3);
     const byLetters =
-      Math.abs(slug.length - wanted.length) > longer / 2
+      !alike || Math.abs(slug.length - wanted.length) > longer / 2
         ? 0
         : 1 - leven(slug.slice(0, 80), wanted.slice(0, 80)) / longer;
     const likeness = Math.max(byWords, byLetters);

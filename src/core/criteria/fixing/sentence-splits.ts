@@ -1,6 +1,8 @@
 import { isAuxiliary, isFunctionWord, plainWords } from '../../language/index.ts';
 import type { Change } from './naming.ts';
 
+/** Characters of a sentence that is looked through: a longer one is no sentence. */
+const LONGEST = 800;
 /** Words that each half of a split sentence needs. */
 const LEAST = 6;
 const SUBJECT =
@@ -21,6 +23,7 @@ const VERB = /(?:[^s'’]s|ed)$/;
  * "…. But we …"). Null where there is no joint between two clauses of {@link LEAST} words with a subject each.
  */
 export function splitOf(sentence: string): Change | null {
+  if (sentence.length > LONGEST) return null;
   let best: (Change & { off: number }) | null = null;
   for (const joint of sentence.matchAll(JOINTS)) {
     const before = sentence.slice(0, joint.index);

@@ -1,6 +1,7 @@
 import { criterion, type Fix } from '../criterion.ts';
 import { altEdit, altFor } from '../fixing/alt-texts.ts';
 import { asWritten } from '../fixing/as-written.ts';
+import { firstFixes } from '../fixing/first-fixes.ts';
 import { placesToName } from '../fixing/naming.ts';
 import { imagePlaces } from '../image-reading.ts';
 import { measure, NO_KEYWORD } from '../judging.ts';
@@ -46,7 +47,7 @@ export const altKeyword = criterion({
       facts.images.some(({ alt }) => alt && facts.targetValueIn(alt) > 0)
     )
       return [];
-    return facts.images.flatMap((image): Fix[] => {
+    return firstFixes(facts.images, (image): Fix[] => {
       const alt = image.alt?.trim() || altFor(image, facts)?.text || '';
       const written = (text: string): Fix => ({
         label: `Say "${text}"`,

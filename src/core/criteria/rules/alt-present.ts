@@ -1,5 +1,6 @@
 import { criterion, type Fix } from '../criterion.ts';
 import { altEdit, altFor } from '../fixing/alt-texts.ts';
+import { firstFixes } from '../fixing/first-fixes.ts';
 import { imagePlaces, nameOf } from '../image-reading.ts';
 import { measure } from '../judging.ts';
 
@@ -30,7 +31,7 @@ export const altPresent = criterion({
     );
   },
   fixes(facts) {
-    return facts.images.flatMap((image): Fix[] => {
+    return firstFixes(facts.images, (image): Fix[] => {
       if (image.alt === '' || (image.alt !== null && image.alt.trim() !== '')) return [];
       const found = altFor(image, facts);
       return found

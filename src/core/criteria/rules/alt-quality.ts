@@ -2,6 +2,7 @@ import { plainWords } from '../../language/index.ts';
 import { criterion, type Fix } from '../criterion.ts';
 import type { DraftFacts, ImageFact } from '../draft-facts.ts';
 import { altEdit, altFor } from '../fixing/alt-texts.ts';
+import { firstFixes } from '../fixing/first-fixes.ts';
 import { imageName, imagePlaces, nameOf } from '../image-reading.ts';
 import { measure } from '../judging.ts';
 
@@ -59,7 +60,7 @@ export const altQuality = criterion({
     );
   },
   fixes(facts) {
-    return faulty(facts).flatMap(({ image }): Fix[] => {
+    return firstFixes(faulty(facts), ({ image }): Fix[] => {
       const rest = (image.alt ?? '').trim().replace(LEAD, '');
       if (rest === (image.alt ?? '').trim()) {
         const found = altFor(image, facts);

@@ -10,10 +10,18 @@ describe('claims-sourced', () => {
       { md: `${PROSE} Of these, 80% [carry too much](https://tide.example).` },
       1,
     ],
-    ['a link in the next', { md: `${PROSE}\n\nIt costs £40 a day. See the [price list](/prices).` }, 1],
+    [
+      'a link in the next',
+      {
+        md: `${PROSE}\n\nThe sea is cold.\n\nNobody swims.\n\nIt costs £40 a day. See the [price list](/prices).`,
+      },
+      1,
+    ],
     [
       'one of two',
-      { md: `${PROSE}\n\nThree out of four turn back. It costs £40 a day. See [prices](/p).` },
+      {
+        md: `${PROSE}\n\nThe sea is cold.\n\nNobody swims.\n\nThree out of four turn back. It costs £40 a day. See [prices](/p).`,
+      },
       0.5,
     ],
     ['own data', { md: `${PROSE} Eight in ten riders rest.`, ownFigures: ['Eight in ten riders rest.'] }, 1],

@@ -1,5 +1,6 @@
 import { titleKey } from '../../listing/index.ts';
-import { criterion, type Evidence, type Fix } from '../criterion.ts';
+import { SPEAKS_OF_ITSELF } from '../claims.ts';
+import { criterion, type Evidence, type Fix, MOST_FIXES } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { count, measure } from '../judging.ts';
 
@@ -10,13 +11,19 @@ const keyOf = (text: string) => titleKey(text).replace(/[.!?]+$/, '');
 const NEAR = 6;
 
 /** How many figures the draft states, and the places of those without a source. Its own title is none. */
-function claims({ totals, fields }: DraftFacts): { all: number; open: Evidence[] } {
+function claims({ totals, fields, readings }: DraftFacts): { all: number; open: Evidence[] } {
   const title = keyOf(fields.title);
   let all = 0;
   const own = fields.ownFigures.length ? new Set(fields.ownFigures.map(bare)) : null;
   const open: Evidence[] = [];
   for (const { reading, index } of totals.withClaims)
-    for (const { start, end, quote, linked } of reading.claims) {
+    for (const { start, end, quote, price, linked } of reading.claims) {
+      // "A weekend costs £58" between paragraphs that say "we" is the house's own.
+      if (
+        price &&
+        [-2, -1, 1, 2].some((off) => SPEAKS_OF_ITSELF.test(readings[index + off]?.block.text ?? ''))
+      )
+        continue;
       if (title !== '' && Math.abs(quote.length - title.length) < NEAR && keyOf(quote) === title) continue;
       all += 1;
       if (linked || own?.has(bare(quote))) continue;
@@ -48,7 +55,7 @@ export const claimsSourced = criterion({
   },
   fixes(facts) {
     const { open } = claims(facts);
-    return open.map(({ quote }): Fix => {
+    return open.slice(0, MOST_FIXES).map(({ quote }): Fix => {
       const which = open.length > 1 ? `: "${bare(quote).split(' ').slice(0, 5).join(' ')}…"` : '';
       return {
         label: `It is our own count${which}`,

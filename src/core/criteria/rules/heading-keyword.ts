@@ -13,6 +13,9 @@ function valueIn({ reading }: HeadingFact): number {
 
 const judged = (facts: DraftFacts) => facts.sectionHeadings.filter(({ level }) => level === 2 || level === 3);
 
+/** Headings that are looked at for one to name the keyword in. */
+const LOOKED_AT = 40;
+
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
 
 /** Uses of the keyword below a heading, up to the next one. */
@@ -64,6 +67,7 @@ export const headingKeyword = criterion({
     if (values.length > 2 && limits[2] !== null && sum(values) / values.length > limits[2]) return [];
     // The heading with most to say of it first.
     return plain
+      .slice(0, LOOKED_AT)
       .flatMap(({ block, index, text }) => {
         const [best] = titlesNaming(text, facts.keyword, facts);
         if (!best) return [];

@@ -1,4 +1,5 @@
 import { criterion, type Fix } from '../criterion.ts';
+import { firstFixes } from '../fixing/first-fixes.ts';
 import { count, measure, wholeBlock } from '../judging.ts';
 
 /** Words up to which a paragraph in bold, or a question, can be a heading. */
@@ -33,7 +34,7 @@ export const headingSpacing = criterion({
   fixes(facts) {
     const levels = facts.sectionHeadings.map(({ level }) => level).filter((level) => level > 1);
     const level = Math.min(2, ...levels);
-    return facts.readings.flatMap(({ block, paragraph, words }): Fix[] => {
+    return firstFixes(facts.readings, ({ block, paragraph, words }): Fix[] => {
       const text = block.text.trim();
       if (!paragraph || block.path.length > 0 || words === 0 || words > MOST_WORDS || text.includes('\n'))
         return [];

@@ -2,6 +2,7 @@ import type { Block } from '../../draft/index.ts';
 import { criterion, type Fix } from '../criterion.ts';
 import type { DraftFacts, LinkFact } from '../draft-facts.ts';
 import type { DraftEdit } from '../edits.ts';
+import { firstFixes } from '../fixing/first-fixes.ts';
 import { sayingWhere } from '../fixing/link-sentences.ts';
 import { asEdit } from '../fixing/named-in-text.ts';
 import type { Change } from '../fixing/naming.ts';
@@ -55,9 +56,9 @@ export const linkWords = criterion({
     );
   },
   fixes(facts, { site }) {
-    return judged(facts)
-      .filter((link) => isVague(link, facts.english))
-      .flatMap((link): Fix[] => {
+    return firstFixes(
+      judged(facts).filter((link) => isVague(link, facts.english)),
+      (link): Fix[] => {
         const title = link.path === null ? undefined : site?.pages.get(link.path);
         if (!title) return [];
         const { block } = link;
@@ -70,6 +71,7 @@ export const linkWords = criterion({
         if (facts.english && (at > change.start || change.start < link.start))
           edits.push(...relinked(block, change, at, link.href));
         return [{ label: `Say "${change.text}"`, edits, readOver: true }];
-      });
+      },
+    );
   },
 });

@@ -1,5 +1,6 @@
 import { linkKind } from '../../listing/index.ts';
 import { criterion, type Fix } from '../criterion.ts';
+import { firstFixes } from '../fixing/first-fixes.ts';
 import { measure } from '../judging.ts';
 
 /** An address that stands in the text as such. */
@@ -20,7 +21,7 @@ export const linksExternal = criterion({
   },
   fixes({ readings, links, settings: { host } }) {
     if (links.some((link) => link.kind === 'external')) return [];
-    return readings.flatMap(({ block, prose }): Fix[] => {
+    return firstFixes(readings, ({ block, prose }): Fix[] => {
       const bare = prose ? BARE.exec(block.text) : null;
       if (!bare) return [];
       const [quote] = bare;

@@ -1,6 +1,7 @@
 import { criterion, type Fix } from '../criterion.ts';
 import type { DraftFacts, LinkFact } from '../draft-facts.ts';
 import type { DraftEdit } from '../edits.ts';
+import { firstFixes } from '../fixing/first-fixes.ts';
 import { count, measure, placeIn } from '../judging.ts';
 import { ramp } from '../ramp.ts';
 
@@ -55,7 +56,7 @@ export const linksInternal = criterion({
     const links = linksToOthers(facts);
     if (limits[2] === null || (1000 * links.length) / Math.max(1, facts.words) <= limits[2]) return [];
     const met = new Set<string>();
-    return links.flatMap((link): Fix[] => {
+    return firstFixes(links, (link): Fix[] => {
       const first = !met.has(link.path!);
       met.add(link.path!);
       return first || link.end <= link.start

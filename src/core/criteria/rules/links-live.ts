@@ -1,5 +1,6 @@
 import { criterion, type Evidence, type Fix } from '../criterion.ts';
 import type { DraftFacts, LinkFact } from '../draft-facts.ts';
+import { firstFixes } from '../fixing/first-fixes.ts';
 import { nearestPage } from '../fixing/near-pages.ts';
 import { measure, placeIn, wholeBlock } from '../judging.ts';
 import type { SiteFacts } from '../surroundings.ts';
@@ -80,7 +81,7 @@ export const linksLive = criterion({
   },
   fixes(facts, { site }) {
     const dead = facts.links.filter((link) => isDead(link, facts, site!));
-    const lost = dead.flatMap((link): Fix[] => {
+    const lost = firstFixes(dead, (link): Fix[] => {
       if (link.end <= link.start) return [];
       const waits = site!.unpublished.has(link.path!);
       const near = waits ? null : nearestPage(link.path!, site!.pages);

@@ -29,19 +29,22 @@ export const metaTitleWidth = criterion({
   },
   fixes(facts) {
     const { fields, metaTitle, settings } = facts;
-    const own = fields.metaTitle.trim() || fields.title.trim();
+    const title = fields.title.trim();
+    const own = fields.metaTitle.trim() || title;
     const [, from, to] = settings.limits.metaTitlePixels;
-    const width = pixelWidth(metaTitle, TITLE_SIZE);
     const candidates =
-      to !== null && width > to
-        ? shorterTitles(own)
-        : from !== null && width < from && fields.metaTitle.trim() !== ''
-          ? [fields.title.trim()].filter((title) => title.length > own.length)
+      // Where only the site's name is cut, nothing of the title need go.
+      to !== null && cutOfTitle(metaTitle, own, TITLE_SIZE, to) === 'title'
+        ? [...(title.length < own.length ? [title] : []), ...shorterTitles(own)]
+        : from !== null && pixelWidth(metaTitle, TITLE_SIZE) < from && title.length > own.length
+          ? [title]
           : [];
-    return candidates.map((text) => ({
-      label: `Write "${text}"`,
-      edits: [{ kind: 'set-field', field: 'metaTitle', value: text }],
-      readOver: true,
-    }));
+    return candidates
+      .filter((text) => text !== '')
+      .map((text) => ({
+        label: `Write "${text}"`,
+        edits: [{ kind: 'set-field', field: 'metaTitle', value: text }],
+        readOver: true,
+      }));
   },
 });

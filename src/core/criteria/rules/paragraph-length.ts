@@ -1,5 +1,6 @@
 import { sentenceSpans } from '../block-reader.ts';
 import { criterion, type Fix } from '../criterion.ts';
+import { firstFixes } from '../fixing/first-fixes.ts';
 import { count, measure, wholeBlock } from '../judging.ts';
 
 export const paragraphLength = criterion({
@@ -24,7 +25,7 @@ export const paragraphLength = criterion({
     );
   },
   fixes(facts) {
-    return facts.totals.longParagraphs.flatMap(({ reading: { block, tokens, words } }): Fix[] => {
+    return firstFixes(facts.totals.longParagraphs, ({ reading: { block, tokens, words } }): Fix[] => {
       let before = 0;
       let best: { at: number; off: number } | null = null;
       for (const { start, words: own } of sentenceSpans(block.text, tokens)) {

@@ -1,5 +1,6 @@
 import { criterion, type Fix } from '../criterion.ts';
 import { enumerationIn, listOf } from '../fixing/enumerations.ts';
+import { firstFixes } from '../fixing/first-fixes.ts';
 import { count, measure } from '../judging.ts';
 
 export const scannable = criterion({
@@ -20,7 +21,7 @@ export const scannable = criterion({
   },
   fixes({ readings, english }) {
     if (!english) return [];
-    return readings.flatMap(({ block, paragraph }): Fix[] => {
+    return firstFixes(readings, ({ block, paragraph }): Fix[] => {
       const found = paragraph && block.path.length === 0 ? enumerationIn(block.text) : null;
       if (!found) return [];
       return [

@@ -1,5 +1,6 @@
 import type { BlockReading } from '../block-reader.ts';
 import { criterion, type Evidence, type Fix } from '../criterion.ts';
+import { firstFixes } from '../fixing/first-fixes.ts';
 import { asEdit } from '../fixing/named-in-text.ts';
 import { splitOf } from '../fixing/sentence-splits.ts';
 import { count, measure, placeIn } from '../judging.ts';
@@ -43,8 +44,8 @@ export const sentenceLength = criterion({
   },
   fixes({ totals, english }) {
     if (!english) return [];
-    return totals.withLongSentences.flatMap(({ reading: { block, longSentences } }): Fix[] =>
-      longSentences.flatMap(({ start, end }): Fix[] => {
+    return firstFixes(totals.withLongSentences, ({ reading: { block, longSentences } }): Fix[] =>
+      firstFixes(longSentences, ({ start, end }): Fix[] => {
         const change = splitOf(block.text.slice(start, end));
         if (!change) return [];
         const moved = { ...change, start: start + change.start, end: start + change.end };
