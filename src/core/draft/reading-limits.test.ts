@@ -46,3 +46,12 @@ describe('what is merely long is read', () => {
     expect((await read(name, text)).draft.blocks.length).toBe(blocks);
   });
 });
+
+describe('front matter of lines nested deep', () => {
+  it('is read or left out in one sentence, and the text below it stands', async () => {
+    const deep = `k: ${'{k: '.repeat(5000)}1${'}'.repeat(5000)}`;
+    const read = await readPostFile(new TextEncoder().encode(`---\n${deep}\n---\n\nThe tide turns.`), 'a.md');
+    expect(read.draft.blocks.map(({ text }) => text)).toEqual(['The tide turns.']);
+    for (const note of read.notes) expect(note).toMatch(/^[^\n]+\.$/);
+  });
+});

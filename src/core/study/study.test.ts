@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { defaultProfile } from '../criteria/index.ts';
 import { readMarkdown } from '../draft/index.ts';
-import { Vocabulary, WordBases } from '../language/index.ts';
+import { tokenize, Vocabulary, WordBases } from '../language/index.ts';
 import {
   type Asked,
   bandOf,
@@ -18,7 +18,7 @@ import {
 
 const bases = new WordBases(new Vocabulary());
 const QUERY = 'waterproof panniers';
-const page = (name: string, markdown: string, kind = 'blog'): PageReading =>
+const page = (name: string, markdown: string, kind = 'blog', known = bases): PageReading =>
   readStudyPage(
     {
       address: `https://${name}.example/`,
@@ -29,28 +29,29 @@ const page = (name: string, markdown: string, kind = 'blog'): PageReading =>
       squareness: null,
     },
     QUERY,
-    bases,
+    known,
     defaultProfile,
   );
 
-const PAGES = [
-  page(
+const TEXTS: [name: string, markdown: string][] = [
+  [
     'one',
     `## How to mend a hole\n\nA waterproof pannier with a hole is patched from inside. Glue the patch, wait, and press it on the cloth.\n\n## Which hooks fit\n\nPannier hooks clamp the tube of the rack. Measure the rack first.`,
-  ),
-  page(
+  ],
+  [
     'two',
     `## Mending holes\n\nPatch a hole in waterproof panniers with glue and cloth. Press the patch and wait overnight.\n\n## Washing\n\nSalt cuts the seams; rinse with fresh water after each ride along the sea.`,
-  ),
-  page(
+  ],
+  [
     'three',
     `## Hooks that fit the rack\n\nHooks hold the pannier to the rack tube. Old pannier hooks rattle on a thin rack.\n\n## Mend a hole\n\nGlue a patch over the hole, press the cloth, wait. Panniers stay waterproof.`,
-  ),
-  page(
+  ],
+  [
     'four',
     `## Prices\n\nThree shops sell waterproof panniers. Each pannier costs the same as a good pair of shoes.`,
-  ),
+  ],
 ];
+const PAGES = TEXTS.map(([name, markdown]) => page(name, markdown));
 const asked: Asked[] = [
   { text: 'how do you mend a hole in a pannier', place: 'suggestion', volume: 50 },
   { text: 'Can you carry panniers as a rucksack?', place: 'forum', volume: null },
@@ -58,6 +59,28 @@ const asked: Asked[] = [
 const around = { query: QUERY, asked, phrases: [{ phrase: 'panniers with reflectors', volume: 90 }] };
 const book = new StudyBook(PAGES, around, bases);
 const all = book.study(new Set());
+
+describe('what was read before a study', () => {
+  it.each([
+    [
+      'its own words in another order',
+      TEXTS.map(([, markdown]) => markdown.split(/\s+/).reverse().join(' ')),
+    ],
+    [
+      'forms of its words',
+      ['Hooking, patches, glued pannier mend mended rackings wash washes salted hole holed.'],
+    ],
+    ['words of every page turned round', [...TEXTS].reverse().map(([, markdown]) => markdown)],
+  ])('changes nothing of it: %s', (_, before) => {
+    const known = new WordBases(new Vocabulary());
+    for (const text of before) for (const id of tokenize(text, known.vocabulary).ids) known.stem(id);
+    const pages = TEXTS.map(([name, markdown]) => page(name, markdown, 'blog', known));
+    const again = new StudyBook(pages, around, known).study(new Set());
+    expect(again.terms).toEqual(all.terms);
+    expect(again.topics).toEqual(all.topics);
+    expect(again.questions).toEqual(all.questions);
+  });
+});
 const FOUR = new Set(['https://four.example/']);
 
 describe('a page of a study', () => {

@@ -56,3 +56,14 @@ describe('links to posts of the site', () => {
       }),
     ).toBe(1));
 });
+
+describe('links in the navigation of a page', () => {
+  const page = (nav: string) =>
+    `<body><nav>${nav}</nav><article><h1>Tides</h1><p>${PROSE}</p></article></body>`;
+  const given = { others: [{ title: 'Tides', slug: 'tides' }], site: { pages: [] } };
+  it('are no faults, and no links of the post', () => {
+    const nav = '<a href="/gone">Gone</a> <a href="/tides">Tides</a>';
+    expect(share('links-live', { html: page(nav), ...given })).toBeNull();
+    expect(judge('links-internal', { html: page(nav), ...given }).measured).toBe(0);
+  });
+});
