@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
-import { CRITERION_IDS, DraftReadings } from '../core/criteria/index.ts';
-import { scorePost } from '../core/scoring/index.ts';
+import { applyEdits, CRITERION_IDS, DraftReadings } from '../core/criteria/index.ts';
+import type { PostDocument } from '../core/draft/index.ts';
+import { offersFor, scorePost } from '../core/scoring/index.ts';
 import { indexedPost, SiteIndex } from '../core/site/index.ts';
 import { demoBundle } from './bundle.ts';
 
@@ -74,4 +75,24 @@ describe('the demo scenario', () => {
     expect(hosts.length).toBeGreaterThan(3);
     expect(hosts.filter((host) => !host.endsWith('.example'))).toEqual([]);
   });
+});
+
+describe('changes offered for the posts of the demo', () => {
+  it('win what they promise, read again from nothing, and never lose', () => {
+    let tried = 0;
+    for (const post of posts) {
+      const scene = { site, index, pictures: sizes, studies: new Map(), year: 2026 };
+      const readings = new DraftReadings();
+      const scored = scorePost(post, indexedPost(post.id, post), scene, readings);
+      const score = (document: typeof post | PostDocument, by = readings) =>
+        scorePost(document, indexedPost(post.id, document), scene, by).report.score;
+      for (const [, fixes] of offersFor(post, scored, (changed) => score(changed)))
+        for (const { edits, scoreAfter } of fixes) {
+          expect(score(applyEdits(post, edits), new DraftReadings())).toBeCloseTo(scoreAfter, 9);
+          expect(scoreAfter).toBeGreaterThan(scored.report.score);
+          tried += 1;
+        }
+    }
+    expect(tried).toBeGreaterThan(30);
+  }, 60_000);
 });
