@@ -1,6 +1,6 @@
 import type { Fix, Measure } from './criterion.ts';
 import type { DraftFacts } from './draft-facts.ts';
-import { namedInText } from './fixing/named-in-text.ts';
+import { firstNamed } from './fixing/named-in-text.ts';
 import { measure, placeIn } from './judging.ts';
 import type { StudyTerm } from './surroundings.ts';
 import { termUses } from './term-use.ts';
@@ -46,6 +46,9 @@ export function termMeasure(facts: DraftFacts, group: StudyTerm['group'], enough
 
 /** Terms that are not there yet, put where their nouns stand alone. */
 export const termFixes = (facts: DraftFacts, group: StudyTerm['group']): Fix[] =>
-  termUses(facts)
-    .filter(({ term, uses }) => term.group === group && uses === 0)
-    .flatMap(({ term }) => namedInText(facts, term.form).slice(0, 1));
+  firstNamed(
+    facts,
+    termUses(facts)
+      .filter(({ term, uses }) => term.group === group && uses === 0)
+      .map(({ term }) => term.form),
+  );

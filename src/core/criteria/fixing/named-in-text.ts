@@ -8,6 +8,13 @@ import { type Change, placesToName } from './naming.ts';
 /** Places that are looked at for one phrase. */
 const MOST = 3;
 
+/** Phrases for which a place is looked for: each goes through the whole text. */
+const MOST_PHRASES = 10;
+
+/** For each of some phrases the first place in the running text where it can be named. */
+export const firstNamed = (facts: DraftFacts, phrases: readonly string[]): Fix[] =>
+  phrases.slice(0, MOST_PHRASES).flatMap((phrase) => namedInText(facts, phrase).slice(0, 1));
+
 /** A change of a block's words as an edit. */
 export const asEdit = (block: Block, { start, end, text }: Change): DraftEdit => ({
   kind: 'replace-text',

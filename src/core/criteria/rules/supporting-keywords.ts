@@ -1,5 +1,5 @@
 import { criterion } from '../criterion.ts';
-import { namedInText } from '../fixing/named-in-text.ts';
+import { firstNamed } from '../fixing/named-in-text.ts';
 import { measure } from '../judging.ts';
 
 export const supportingKeywords = criterion({
@@ -30,9 +30,9 @@ export const supportingKeywords = criterion({
       : `Found as a variant only: ${named(near)}.`;
     return measure(share, `${supporting.length - missing.length} of ${supporting.length}`, advice);
   },
-  fixes(facts) {
-    return facts.fields.supporting.flatMap((phrase, at) =>
-      facts.totals.supportingValues[at] > 0 ? [] : namedInText(facts, phrase).slice(0, 1),
-    );
-  },
+  fixes: (facts) =>
+    firstNamed(
+      facts,
+      facts.fields.supporting.filter((_, at) => facts.totals.supportingValues[at] === 0),
+    ),
 });
