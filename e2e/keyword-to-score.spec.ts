@@ -81,7 +81,7 @@ test('from a target keyword to a scored post, and out to the command line', asyn
   await test.step('mend three notes; each gains what it said', async () => {
     for (const [note, fix] of [
       [/Meta description width/, /Take the opening sentences/],
-      [/Words of links/, /Say ".*Waterproof panniers/],
+      [/Words of links/, /Name the page that it leads to/],
       [/Figures with a source/, /It is our own count/],
     ] as const) {
       const { promised, came } = await mend(page, note, fix);

@@ -221,7 +221,7 @@ for (const { file, path, dark, bare, before } of VIEWS) {
   await before?.(page);
   await page.evaluate(() => document.fonts.ready);
   await page.waitForLoadState('networkidle');
-  await page.screenshot({ path: `${root}/docs/screenshots/${file}.png` });
+  await page.screenshot({ path: `${root}/docs/screenshots/${file}.png`, animations: 'disabled' });
   await context.close();
 }
 await browser.close();

@@ -86,7 +86,11 @@ const CASES: [CriterionId, Case, string | RegExp][] = [
     { html: `<p>${PROSE} See https://tides.example/today for more.</p>` },
     'Link https://tides.example/today',
   ],
-  ['link-words', { md: `${PROSE} Read more [here](/tide-table).`, others: OTHERS }, 'Say "in “Tide table”"'],
+  [
+    'link-words',
+    { md: `${PROSE} Read more [here](/tide-table).`, others: OTHERS },
+    'Name the page that it leads to',
+  ],
   [
     'links-live',
     { md: `${PROSE} See [the tides](/tide-tables).`, others: OTHERS, site: { pages: [] } },

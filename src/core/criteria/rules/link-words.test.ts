@@ -14,7 +14,7 @@ describe('link-words', () => {
       md: `${PROSE} [here](/tides)`,
       others: [{ slug: 'tides', title: 'Reading a tide table' }],
     });
-    expect(line.fixes).toEqual(['Say "In “Reading a tide table”"']);
+    expect(line.fixes).toEqual(['Name the page that it leads to']);
     expect(line.mended().share).toBe(1);
   });
 });

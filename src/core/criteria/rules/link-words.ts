@@ -70,7 +70,7 @@ export const linkWords = criterion({
         const at = change.start + change.text.lastIndexOf('“');
         if (facts.english && (at > change.start || change.start < link.start))
           edits.push(...relinked(block, change, at, link.href));
-        return [{ label: `Say "${change.text}"`, edits, readOver: true }];
+        return [{ label: 'Name the page that it leads to', edits, readOver: true }];
       },
     );
   },

@@ -36,6 +36,7 @@ export function Notes({ body, column, inHand, setInHand, pinned, notes }: LensPr
     list,
     pinned,
     byPlace: order === 'place',
+    offers: fixes,
   });
   const shown =
     order === 'points'

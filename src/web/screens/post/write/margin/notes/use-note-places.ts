@@ -20,6 +20,7 @@ export function useNotePlaces({
   list,
   pinned,
   byPlace,
+  offers,
 }: {
   notes: readonly CriterionResult[];
   body: BodyEditor;
@@ -28,6 +29,8 @@ export function useNotePlaces({
   list: RefObject<HTMLElement | null>;
   /** The note that stands on its line, whatever gives way. */
   pinned: string | null;
+  /** What stands in the notes beside their own words: they are as tall as it makes them. */
+  offers: unknown;
   /** False: they stand apart from the text, and nothing is measured. */
   byPlace: boolean;
 }): Places {
@@ -49,7 +52,8 @@ export function useNotePlaces({
     setPlaces({ tops, anchors: new Map(boxes.map((box) => [box.id, box.anchor])), height });
   }, [notes, body, column, list, pinned, byPlace]);
 
-  useLayoutEffect(place, [place]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: offers come a moment after the notes and make them taller
+  useLayoutEffect(place, [place, offers]);
   useEffect(() => {
     const [within, host] = [column.current, list.current];
     if (!within || !host) return;
