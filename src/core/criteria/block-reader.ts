@@ -15,10 +15,12 @@ import {
   wordCount,
 } from '../language/index.ts';
 import { kindOfClaim } from './claims.ts';
-import { type DatedWords, datedWords } from './dated-words.ts';
+import { AGEING_HINTS, type DatedWords, datedWords } from './dated-words.ts';
 import { LEANING, type OrderReading, type SaidSentence } from './order-reading.ts';
 import { StemCounter } from './stem-counts.ts';
+import { STOCK_HINTS, type StockPhrase, stockPhrasesIn } from './stock-phrases.ts';
 import type { StudyFacts } from './surroundings.ts';
+import { WordHints } from './word-hints.ts';
 
 /** A use of the primary keyword in a block; words are counted from the block's first. */
 export interface KeywordUse {
@@ -61,6 +63,8 @@ export interface BlockReading {
   order: OrderReading | null;
   /** Its longer sentences, by which those that stand twice are found. */
   said: SaidSentence[];
+  /** Phrases that say nothing; of running text. */
+  stockPhrases: StockPhrase[];
   /** Words that age, and years. */
   dated: DatedWords[];
   /** Links with their words, also folded and without marks, as vague words are looked up. */
@@ -112,6 +116,7 @@ const KEY_WORDS = 6;
 const NOTHING_SAID: SaidSentence[] = [];
 const NO_USES: BlockReading['termUses'] = [];
 const NO_STEMS: number[] = [];
+const NO_PHRASES: StockPhrase[] = [];
 
 /**
  * Reads blocks for one target and remembers every reading by the block's identity, so that after a keystroke only
@@ -123,6 +128,8 @@ export class BlockReader {
   readonly keywordStems: readonly { stem: number; weight: number }[];
   private readonly memo = new WeakMap<Block, BlockReading>();
   private readonly terms: TermCounter | null;
+  private readonly stock: WordHints;
+  private readonly ageing: WordHints;
   /** Stems of the sentence that is being read. */
   private readonly lastIn: number[] = [];
   /** Indices of topic stems by the number of the stem. */
@@ -144,6 +151,8 @@ export class BlockReader {
     this.stems = study?.topics.length
       ? new Map(topicStemsOf(study).map((stem, at) => [bases.stemNumber(stem), at]))
       : null;
+    this.stock = new WordHints(vocabulary, STOCK_HINTS);
+    this.ageing = new WordHints(vocabulary, AGEING_HINTS);
     this.keywordStems = keywordStemsOf(target.keyword, vocabulary, bases);
     this.matcher = new PhraseMatcher([target.keyword, ...target.supporting], vocabulary, target.english);
   }
@@ -231,8 +240,14 @@ export class BlockReader {
       // Points of lists may say the same of several things.
       said: prose && !inList ? saidIn(tokens, sentences) : NOTHING_SAID,
       claims,
+      stockPhrases:
+        this.target.english && prose && this.stock.standIn(tokens) ? stockPhrasesIn(block.text) : NO_PHRASES,
       dated: this.target.english
-        ? datedWords(block.text, { heading: block.kind === 'heading', prose }, claims)
+        ? datedWords(
+            block.text,
+            { heading: block.kind === 'heading', prose, hinted: prose && this.ageing.standIn(tokens) },
+            claims,
+          )
         : [],
       links,
     };

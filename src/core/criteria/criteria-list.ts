@@ -39,6 +39,7 @@ import { sentenceOrder } from './rules/sentence-order.ts';
 import { slugKeyword } from './rules/slug-keyword.ts';
 import { slugShape } from './rules/slug-shape.ts';
 import { stapleTerms } from './rules/staple-terms.ts';
+import { stockPhrases } from './rules/stock-phrases.ts';
 import { supportingKeywords } from './rules/supporting-keywords.ts';
 import { supportingTerms } from './rules/supporting-terms.ts';
 import { timely } from './rules/timely.ts';
@@ -73,6 +74,7 @@ export const CRITERIA = [
   sentenceOrder,
   onSubject,
   ownWords,
+  stockPhrases,
   postSize,
   answer,
   nextStep,

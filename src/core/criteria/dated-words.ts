@@ -12,18 +12,23 @@ const NONE: DatedWords[] = [];
 /** Words that are true on the day on which they are written. */
 const AGEING =
   /\b(?:recently|lately|nowadays|at the moment|these days|this (?:year|month|week)|last (?:year|month|week)|next (?:year|month|week)|as of (?:now|today)|the coming (?:weeks|months|year))\b/gi;
-/** Every one of those holds one of these: most blocks hold none, and are not gone through. */
-const HINTS = ['ecently', 'ately', 'owadays', ' moment', 'hese days', ' year', ' month', ' week', 's of '];
+/** Every one of those holds one of these words. */
+export const AGEING_HINTS: ReadonlySet<string> = new Set(
+  'recently lately nowadays moment days year month week now today weeks months'.split(' '),
+);
 const YEAR = /(?<![\d./-])(?:19|20)\d\d(?![\d./-]|\p{L})/gu;
 const DATED_FIGURE = /\b(?:in|since|as of|by|until) ((?:19|20)\d\d)\b/gi;
 
 /** The years that a text names, as numbers. */
 export const yearsIn = (text: string): number[] => [...text.matchAll(YEAR)].map(([year]) => Number(year));
 
-/** The years in a heading, and in running text the words that age and the years of its figures. */
+/**
+ * The years in a heading, and in running text the words that age (looked for where one of {@link AGEING_HINTS} stands: `hinted`) and
+ * the years of its figures.
+ */
 export function datedWords(
   text: string,
-  { heading, prose }: { heading: boolean; prose: boolean },
+  { heading, prose, hinted }: { heading: boolean; prose: boolean; hinted: boolean },
   claims: readonly { start: number; end: number; quote: string }[],
 ): DatedWords[] {
   if (heading) {
@@ -34,7 +39,7 @@ export function datedWords(
   }
   if (!prose) return NONE;
   const found: DatedWords[] = [];
-  if (HINTS.some((hint) => text.includes(hint)))
+  if (hinted)
     for (const { index, 0: said } of text.matchAll(AGEING))
       found.push({ start: index, end: index + said.length, year: null, kind: 'word' });
   for (const { start, end, quote } of claims)

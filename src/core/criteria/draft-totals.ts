@@ -23,6 +23,7 @@ export interface DraftTotals {
   longSentences: number;
   withClaims: Placed[];
   claims: number;
+  withStockPhrases: Placed[];
   /** Blocks with words that age, or with years. */
   withDated: Placed[];
   /** Blocks that use the primary keyword, each with the words that stand before the block. */
@@ -61,6 +62,7 @@ export function draftTotals(
     longSentences: 0,
     withClaims: [],
     claims: 0,
+    withStockPhrases: [],
     withDated: [],
     withUses: [],
     supportingValues: new Float64Array(phrases.supporting),
@@ -122,6 +124,7 @@ export function draftTotals(
         totals.claims += reading.claims.length;
       }
     }
+    if (reading.stockPhrases.length > 0) totals.withStockPhrases.push({ index, reading });
     if (reading.dated.length > 0) totals.withDated.push({ index, reading });
     if (reading.loads) totals.loading.push({ index, reading });
     if (reading.container !== container) {

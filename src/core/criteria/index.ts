@@ -5,7 +5,7 @@
  * `draft-facts` adds the readings up; each file of `rules` is one criterion (`criterion`), with what it weighs and `needs`,
  * and `criteria-list` names them all; `score` makes the report;
  * `notes` are its lines with something to win; `fixing` holds what fixes are put together from, `words-after` the words that they leave;
- * `claims` and `dated-words` read sentences for what wants a source and what ages;
+ * `claims`, `dated-words` and `stock-phrases` read sentences for what wants a source, what ages and what says nothing;
  * `core-version` tells reports of one way of judging from those of another.
  * `term-use` and `topic-cover` compare a draft with the pages of its study. `edits` are changes to a post as data, which fixes are made of. `surroundings` declares what a criterion wants to
  * know of a site and of a study; other rooms fill it in.

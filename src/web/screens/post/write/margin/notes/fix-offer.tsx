@@ -12,7 +12,7 @@ export function FixOffer({
   onMend: () => void;
 }) {
   return (
-    <li className="min-w-0">
+    <div className="min-w-0">
       <Button look="word" className="inline! text-left break-words" onClick={onMend}>
         {label}
       </Button>{' '}
@@ -30,6 +30,6 @@ export function FixOffer({
           {words}
         </span>
       )}
-    </li>
+    </div>
   );
 }

@@ -81,7 +81,7 @@ export function Note({ note, fixes, score, body, inHand, setInHand, style, leade
           </button>
           {fixes.length > 0 && (
             <Editable>
-              <ul className="mt-0.5 space-y-1">
+              <div className="mt-0.5 space-y-1">
                 {shown.map((fix) => (
                   <FixOffer
                     key={JSON.stringify(fix.edits)}
@@ -90,7 +90,7 @@ export function Note({ note, fixes, score, body, inHand, setInHand, style, leade
                     onMend={() => mend(fix)}
                   />
                 ))}
-              </ul>
+              </div>
               {fixes.length > 1 && (
                 <Button look="word" className="text-[12px]" onClick={() => setAllShown(!allShown)}>
                   {allShown ? 'Only the first' : `${counted(fixes.length - 1, 'other way', 'other ways')}`}

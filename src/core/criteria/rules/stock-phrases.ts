@@ -1,0 +1,59 @@
+import type { BlockReading } from '../block-reader.ts';
+import { criterion, type Fix } from '../criterion.ts';
+import type { DraftFacts } from '../draft-facts.ts';
+import { firstFixes } from '../fixing/first-fixes.ts';
+import { asEdit } from '../fixing/named-in-text.ts';
+import { count, measure, placeIn } from '../judging.ts';
+import { ramp } from '../ramp.ts';
+
+/** Stock phrases in 500 words: one is nobody's fault, three are a manner. */
+const RATE: [number, number] = [0.6, 3.5];
+const PER = 500;
+const SHOWN = 12;
+
+const placesOf = ({ totals }: DraftFacts) =>
+  totals.withStockPhrases.flatMap(({ index, reading }) =>
+    reading.stockPhrases.map((phrase) => ({ index, block: reading.block, phrase })),
+  );
+
+/** A paragraph without a phrase that only opens its sentence. */
+const withoutOpener = (block: BlockReading['block'], { start, end }: { start: number; end: number }): Fix => {
+  const after = /^[\s,]*/.exec(block.text.slice(end))![0].length;
+  const next = block.text.charAt(end + after);
+  return {
+    label: `Leave "${block.text.slice(start, end)}" out`,
+    edits: [asEdit(block, { start, end: end + after + next.length, text: next.toUpperCase() })],
+    readOver: true,
+  };
+};
+
+export const stockPhrases = criterion({
+  id: 'stock-phrases',
+  group: 'substance',
+  title: 'Words of its own',
+  place: 'text',
+  weight: 1,
+  needs: ['words', 'english'],
+  target: () => 'at most one stock phrase in 500 words',
+  measure(facts) {
+    const found = placesOf(facts);
+    if (found.length === 0) return measure(1, 0, '');
+    const quoted = [
+      ...new Set(found.map(({ block, phrase }) => block.text.slice(phrase.start, phrase.end).trim())),
+    ];
+    const more = quoted.length > 3 ? ` and ${quoted.length - 3} more` : '';
+    return measure(
+      ramp((PER * found.length) / Math.max(PER, facts.words), [null, null, ...RATE]),
+      found.length,
+      `${count(found.length, 'stock phrase')}: ${quoted
+        .slice(0, 3)
+        .map((phrase) => `"${phrase}"`)
+        .join(', ')}${more}. Say what you mean, or leave ${found.length === 1 ? 'it' : 'them'} out.`,
+      found
+        .slice(0, SHOWN)
+        .map(({ index, block, phrase }) => placeIn(block, index, phrase.start, phrase.end)),
+    );
+  },
+  fixes: (facts) =>
+    firstFixes(placesOf(facts), ({ block, phrase }) => (phrase.opener ? [withoutOpener(block, phrase)] : [])),
+});
