@@ -14,7 +14,7 @@ import {
   type WordBases,
   wordCount,
 } from '../language/index.ts';
-import { kindOfClaim } from './claims.ts';
+import { kindOfClaim, mayClaim } from './claims.ts';
 import { AGEING_HINTS, type DatedWords, datedWords } from './dated-words.ts';
 import { LEANING, type OrderReading, type SaidSentence } from './order-reading.ts';
 import { StemCounter } from './stem-counts.ts';
@@ -115,6 +115,9 @@ const KEY_WORDS = 6;
 
 const NOTHING_SAID: SaidSentence[] = [];
 const NO_USES: BlockReading['termUses'] = [];
+const HINTS: ReadonlySet<string> = new Set([...STOCK_HINTS, ...AGEING_HINTS]);
+const NO_CLAIMS: BlockReading['claims'] = [];
+const NO_HINTS: readonly string[] = [];
 const NO_STEMS: number[] = [];
 const NO_PHRASES: StockPhrase[] = [];
 
@@ -128,8 +131,7 @@ export class BlockReader {
   readonly keywordStems: readonly { stem: number; weight: number }[];
   private readonly memo = new WeakMap<Block, BlockReading>();
   private readonly terms: TermCounter | null;
-  private readonly stock: WordHints;
-  private readonly ageing: WordHints;
+  private readonly hints: WordHints;
   /** Stems of the sentence that is being read. */
   private readonly lastIn: number[] = [];
   /** Indices of topic stems by the number of the stem. */
@@ -151,8 +153,7 @@ export class BlockReader {
     this.stems = study?.topics.length
       ? new Map(topicStemsOf(study).map((stem, at) => [bases.stemNumber(stem), at]))
       : null;
-    this.stock = new WordHints(vocabulary, STOCK_HINTS);
-    this.ageing = new WordHints(vocabulary, AGEING_HINTS);
+    this.hints = new WordHints(vocabulary, HINTS);
     this.keywordStems = keywordStemsOf(target.keyword, vocabulary, bases);
     this.matcher = new PhraseMatcher([target.keyword, ...target.supporting], vocabulary, target.english);
   }
@@ -210,7 +211,11 @@ export class BlockReader {
     const read = this.target.english && prose ? this.likenessOf(tokens) : null;
     const sentences = prose ? sentenceSpans(block.text, tokens) : [];
     const longSentences = sentences.filter((sentence) => sentence.words > this.target.sentenceWords);
-    const claims = this.target.english ? claimsOf(block.text, sentences, links) : [];
+    const hints = this.target.english && prose ? this.hints.in(tokens) : NO_HINTS;
+    const claims =
+      this.target.english && sentences.length > 0 && mayClaim(block.text)
+        ? claimsOf(block.text, sentences, links)
+        : NO_CLAIMS;
     const heading = block.kind === 'heading' ? block.text.replace(/\s+/g, ' ').trim() : '';
     return {
       block,
@@ -240,12 +245,15 @@ export class BlockReader {
       // Points of lists may say the same of several things.
       said: prose && !inList ? saidIn(tokens, sentences) : NOTHING_SAID,
       claims,
-      stockPhrases:
-        this.target.english && prose && this.stock.standIn(tokens) ? stockPhrasesIn(block.text) : NO_PHRASES,
+      stockPhrases: hints.length > 0 ? stockPhrasesIn(block.text, hints) : NO_PHRASES,
       dated: this.target.english
         ? datedWords(
             block.text,
-            { heading: block.kind === 'heading', prose, hinted: prose && this.ageing.standIn(tokens) },
+            {
+              heading: block.kind === 'heading',
+              prose,
+              hinted: hints.some((hint) => AGEING_HINTS.has(hint)),
+            },
             claims,
           )
         : [],

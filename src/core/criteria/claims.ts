@@ -53,6 +53,9 @@ const ORDERS = new Set(
 const MAY_BE =
   /[%$£€¥]|\dx\b|per ?cent|dollar|pound|euro|pence|cents|half|third|quarter|twice|thrice|times|out of| in (?:every|\d|one|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|a hundred)|(?:19|20)\d\d/i;
 
+/** Whether a text may hold a claim at all: most paragraphs hold none, and are not taken apart for it. */
+export const mayClaim = (text: string): boolean => MAY_BE.test(text);
+
 /**
  * True for an English sentence that states a figure about the world which a reader could ask a source for: no advice, no setting,
  * and no price where `around`, the paragraph that it stands in, speaks of "our" and "we": the house is its own source.

@@ -1,3 +1,5 @@
+import { plainWords } from '../language/index.ts';
+
 /** Phrases that stand before a statement and add nothing to it: they can go, with what follows begun anew. */
 const OPENERS = [
   'it is important to note that ',
@@ -73,14 +75,26 @@ const FILLERS = [
 /** All of them, as they are looked for. */
 export const STOCK_PHRASES: readonly string[] = [...OPENERS, ...FILLERS];
 
-/** The rarest word of each: a text without any of them holds no stock phrase. */
-export const STOCK_HINTS: ReadonlySet<string> = new Set(
+/** A rare word of each, by which it is looked for. */
+const RARE = new Set(
   (
     "note noting mentioning noted goes secret fact truth needless know day done least foremost conclusion considered nutshell today's " +
-    'age changing evolving world dawn ado further dive closer deep level changer endless sky tell outside shop preferences testament unlock ' +
+    'age changing evolving today dawn ado further dive closer deep level changer endless sky tell outside shop preferences testament unlock ' +
     'harness crucial vital beginner article blog explore increasingly comes point'
   ).split(' '),
 );
+
+const BY_RARE = new Map<string, { phrase: string; opener: boolean }[]>();
+for (const [phrases, opener] of [
+  [OPENERS, true],
+  [FILLERS, false],
+] as const)
+  for (const phrase of phrases)
+    for (const word of new Set(plainWords(phrase)))
+      if (RARE.has(word)) BY_RARE.set(word, [...(BY_RARE.get(word) ?? []), { phrase, opener }]);
+
+/** Words one of which stands in every stock phrase. */
+export const STOCK_HINTS: ReadonlySet<string> = RARE;
 
 /** A stock phrase and where it stands; one that opens a sentence can go with its last character. */
 export interface StockPhrase {
@@ -92,23 +106,19 @@ export interface StockPhrase {
 
 const NONE: StockPhrase[] = [];
 
-/** The stock phrases of a text, in its order. */
-export function stockPhrasesIn(text: string): StockPhrase[] {
+/** The stock phrases of a text, in its order; `hints` are those of {@link STOCK_HINTS} that it holds. */
+export function stockPhrasesIn(text: string, hints: readonly string[]): StockPhrase[] {
+  const wanted = new Set(hints.flatMap((hint) => BY_RARE.get(hint) ?? []));
+  if (wanted.size === 0) return NONE;
   const low = text.toLowerCase().replaceAll('’', "'");
   // A few letters grow when their case changes: places would not be those of the text.
   if (low.length !== text.length) return NONE;
-  const found: StockPhrase[] = [];
-  for (const [phrases, opener] of [
-    [OPENERS, true],
-    [FILLERS, false],
-  ] as const)
-    for (const phrase of phrases) {
-      if (!low.includes(phrase)) continue;
-      for (let at = low.indexOf(phrase); at >= 0; at = low.indexOf(phrase, at + phrase.length)) {
-        if (/[\p{L}\p{N}]/u.test(text[at - 1] ?? '')) continue;
-        const begins = at === 0 || /[.!?]["'”’)]?\s+$/.test(text.slice(Math.max(0, at - 4), at));
-        found.push({ start: at, end: at + phrase.trimEnd().length, opener: opener && begins });
-      }
+  const found = new Map<number, StockPhrase>();
+  for (const { phrase, opener } of wanted)
+    for (let at = low.indexOf(phrase); at >= 0; at = low.indexOf(phrase, at + phrase.length)) {
+      if (/[\p{L}\p{N}]/u.test(text[at - 1] ?? '')) continue;
+      const begins = at === 0 || /[.!?]["'”’)]?\s+$/.test(text.slice(Math.max(0, at - 4), at));
+      found.set(at, { start: at, end: at + phrase.trimEnd().length, opener: opener && begins });
     }
-  return found.length === 0 ? NONE : found.sort((a, b) => a.start - b.start);
+  return found.size === 0 ? NONE : [...found.values()].sort((a, b) => a.start - b.start);
 }

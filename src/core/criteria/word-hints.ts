@@ -1,8 +1,10 @@
 import type { Tokens, Vocabulary } from '../language/index.ts';
 
+const NONE: readonly string[] = [];
+
 /**
- * Tells whether a text holds one of some words, by their numbers: what looks for phrases goes through the few texts that hold
- * the rarest word of one.
+ * Finds those of some words that stand in a text, by their numbers: what looks for phrases looks for those alone whose rarest
+ * word is there.
  */
 export class WordHints {
   /** By the number of a word: 0 not asked yet, 1 none of them, 2 one of them. */
@@ -13,18 +15,23 @@ export class WordHints {
     private readonly words: ReadonlySet<string>,
   ) {}
 
-  standIn({ ids, length }: Tokens): boolean {
+  /** Those of the words that a text holds, each once. */
+  in({ ids, length }: Tokens): readonly string[] {
+    let found: string[] | null = null;
     for (let at = 0; at < length; at++) {
       const id = ids[at];
       if (id >= this.known.length) this.makeRoom(id);
-      let found = this.known[id];
-      if (found === 0) {
-        found = this.words.has(this.vocabulary.form(id)) ? 2 : 1;
-        this.known[id] = found;
+      let kind = this.known[id];
+      if (kind === 0) {
+        kind = this.words.has(this.vocabulary.form(id)) ? 2 : 1;
+        this.known[id] = kind;
       }
-      if (found === 2) return true;
+      if (kind === 1) continue;
+      const word = this.vocabulary.form(id);
+      found ??= [];
+      if (!found.includes(word)) found.push(word);
     }
-    return false;
+    return found ?? NONE;
   }
 
   private makeRoom(id: number): void {
