@@ -205,7 +205,7 @@ test('a brief is edited in place, handed over in every form, and what comes back
   );
   await expect(page.getByText('2 paragraphs came back for a brief and are not edited yet.')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Notes' })).toContainText('1 figure has no source');
-  await page.getByText('Roll them three times before you set off.').click();
+  await page.getByRole('textbox', { name: 'Draft' }).getByText('Roll them three times').click();
   await page.keyboard.press('End');
   await page.keyboard.type(' Always.');
   await expect(page.getByText('1 paragraph came back for a brief and is not edited yet.')).toBeVisible();
