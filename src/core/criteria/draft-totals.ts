@@ -24,6 +24,7 @@ export interface DraftTotals {
   withClaims: Placed[];
   claims: number;
   withStockPhrases: Placed[];
+  stockPhrases: number;
   /** Blocks with words that age, or with years. */
   withDated: Placed[];
   /** Blocks that use the primary keyword, each with the words that stand before the block. */
@@ -63,6 +64,7 @@ export function draftTotals(
     withClaims: [],
     claims: 0,
     withStockPhrases: [],
+    stockPhrases: 0,
     withDated: [],
     withUses: [],
     supportingValues: new Float64Array(phrases.supporting),
@@ -124,7 +126,10 @@ export function draftTotals(
         totals.claims += reading.claims.length;
       }
     }
-    if (reading.stockPhrases.length > 0) totals.withStockPhrases.push({ index, reading });
+    if (reading.stockPhrases.length > 0) {
+      totals.withStockPhrases.push({ index, reading });
+      totals.stockPhrases += reading.stockPhrases.length;
+    }
     if (reading.dated.length > 0) totals.withDated.push({ index, reading });
     if (reading.loads) totals.loading.push({ index, reading });
     if (reading.container !== container) {

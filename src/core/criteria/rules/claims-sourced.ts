@@ -1,3 +1,4 @@
+import type { Block } from '../../draft/index.ts';
 import { titleKey } from '../../listing/index.ts';
 import { SPEAKS_OF_ITSELF } from '../claims.ts';
 import { criterion, type Evidence, type Fix, MOST_FIXES } from '../criterion.ts';
@@ -10,6 +11,19 @@ const keyOf = (text: string) => titleKey(text).replace(/[.!?]+$/, '');
 /** Characters by which a title and a sentence of the same words may differ: its mark, doubled spaces. */
 const NEAR = 6;
 
+const speaking = new WeakMap<Block, boolean>();
+
+/** Whether a block says "we"; looked up once. */
+function speaksOfItself(block: Block | undefined): boolean {
+  if (!block) return false;
+  let speaks = speaking.get(block);
+  if (speaks === undefined) {
+    speaks = SPEAKS_OF_ITSELF.test(block.text);
+    speaking.set(block, speaks);
+  }
+  return speaks;
+}
+
 /** How many figures the draft states, and the places of those without a source. Its own title is none. */
 function claims({ totals, fields, readings }: DraftFacts): { all: number; open: Evidence[] } {
   const title = keyOf(fields.title);
@@ -19,11 +33,7 @@ function claims({ totals, fields, readings }: DraftFacts): { all: number; open: 
   for (const { reading, index } of totals.withClaims)
     for (const { start, end, quote, price, linked } of reading.claims) {
       // "A weekend costs £58" between paragraphs that say "we" is the house's own.
-      if (
-        price &&
-        [-2, -1, 1, 2].some((off) => SPEAKS_OF_ITSELF.test(readings[index + off]?.block.text ?? ''))
-      )
-        continue;
+      if (price && [-2, -1, 1, 2].some((off) => speaksOfItself(readings[index + off]?.block))) continue;
       if (title !== '' && Math.abs(quote.length - title.length) < NEAR && keyOf(quote) === title) continue;
       all += 1;
       if (linked || own?.has(bare(quote))) continue;

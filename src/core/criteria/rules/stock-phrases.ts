@@ -5,16 +5,24 @@ import { firstFixes } from '../fixing/first-fixes.ts';
 import { asEdit } from '../fixing/named-in-text.ts';
 import { count, measure, placeIn } from '../judging.ts';
 import { ramp } from '../ramp.ts';
+import type { StockPhrase } from '../stock-phrases.ts';
 
 /** Stock phrases in 500 words: one is nobody's fault, three are a manner. */
 const RATE: [number, number] = [0.6, 3.5];
 const PER = 500;
 const SHOWN = 12;
+const NONE = measure(1, 0, '');
 
-const placesOf = ({ totals }: DraftFacts) =>
-  totals.withStockPhrases.flatMap(({ index, reading }) =>
-    reading.stockPhrases.map((phrase) => ({ index, block: reading.block, phrase })),
-  );
+/** The first of them with their blocks: a long draft may have hundreds, and nobody reads them all. */
+function firstPlaces({ totals }: DraftFacts) {
+  const places: { index: number; block: BlockReading['block']; phrase: StockPhrase }[] = [];
+  for (const { index, reading } of totals.withStockPhrases)
+    for (const phrase of reading.stockPhrases) {
+      places.push({ index, block: reading.block, phrase });
+      if (places.length === SHOWN) return places;
+    }
+  return places;
+}
 
 /** A paragraph without a phrase that only opens its sentence. */
 const withoutOpener = (block: BlockReading['block'], { start, end }: { start: number; end: number }): Fix => {
@@ -36,24 +44,27 @@ export const stockPhrases = criterion({
   needs: ['words', 'english'],
   target: () => 'at most one stock phrase in 500 words',
   measure(facts) {
-    const found = placesOf(facts);
-    if (found.length === 0) return measure(1, 0, '');
+    const all = facts.totals.stockPhrases;
+    if (all === 0) return NONE;
+    const found = firstPlaces(facts);
     const quoted = [
       ...new Set(found.map(({ block, phrase }) => block.text.slice(phrase.start, phrase.end).trim())),
     ];
-    const more = quoted.length > 3 ? ` and ${quoted.length - 3} more` : '';
+    const more = quoted.length > 3 ? ' and others' : '';
     return measure(
-      ramp((PER * found.length) / Math.max(PER, facts.words), [null, null, ...RATE]),
-      found.length,
-      `${count(found.length, 'stock phrase')}: ${quoted
+      ramp((PER * all) / Math.max(PER, facts.words), [null, null, ...RATE]),
+      all,
+      `${count(all, 'stock phrase')}: ${quoted
         .slice(0, 3)
         .map((phrase) => `"${phrase}"`)
-        .join(', ')}${more}. Say what you mean, or leave ${found.length === 1 ? 'it' : 'them'} out.`,
+        .join(', ')}${more}. Say what you mean, or leave ${all === 1 ? 'it' : 'them'} out.`,
       found
         .slice(0, SHOWN)
         .map(({ index, block, phrase }) => placeIn(block, index, phrase.start, phrase.end)),
     );
   },
   fixes: (facts) =>
-    firstFixes(placesOf(facts), ({ block, phrase }) => (phrase.opener ? [withoutOpener(block, phrase)] : [])),
+    firstFixes(firstPlaces(facts), ({ block, phrase }) =>
+      phrase.opener ? [withoutOpener(block, phrase)] : [],
+    ),
 });
