@@ -37,6 +37,8 @@ export interface Fix {
 
 /** Changes that a criterion works out at most: a draft may have thousands of places, and nobody reads more. */
 export const MOST_FIXES = 6;
+/** Edits of one change at most: each writes its block anew, and a page of one sentence a thousand times has thousands. */
+export const MOST_EDITS = 100;
 
 /** What lies around a draft. */
 export interface Context {

@@ -1,4 +1,4 @@
-import { criterion } from '../criterion.ts';
+import { criterion, MOST_EDITS } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import type { DraftEdit } from '../edits.ts';
 import { asEdit, namedInText } from '../fixing/named-in-text.ts';
@@ -82,7 +82,7 @@ export const keywordRate = criterion({
     if (facts.useCount < facts.settings.limits.keywordUses) return namedInText(facts, facts.keyword);
     const { full } = rateOf(facts, study);
     const surplus = Math.ceil(facts.useCount - (full * facts.words) / 100);
-    const edits = shorterUses(facts).slice(0, Math.max(0, surplus));
+    const edits = shorterUses(facts).slice(0, Math.min(MOST_EDITS, Math.max(0, surplus)));
     if (edits.length === 0) return [];
     const [first] = edits;
     return [

@@ -1,4 +1,4 @@
-import { criterion, type Evidence } from '../criterion.ts';
+import { criterion, type Evidence, MOST_EDITS } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import type { DraftEdit } from '../edits.ts';
 import { asEdit } from '../fixing/named-in-text.ts';
@@ -71,6 +71,7 @@ export const ownWords = criterion({
             asEdit(block, { start, end: end + /^\s*/.exec(block.text.slice(end))![0].length, text: '' }),
           );
     }
+    edits.splice(MOST_EDITS);
     return edits.length === 0 ? [] : [{ label: 'Take out what was said before', edits, readOver: true }];
   },
 });

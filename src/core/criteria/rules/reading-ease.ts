@@ -1,5 +1,5 @@
 import { fleschReadingEase } from '../../language/index.ts';
-import { criterion } from '../criterion.ts';
+import { criterion, MOST_EDITS } from '../criterion.ts';
 import { asEdit } from '../fixing/named-in-text.ts';
 import { plainerWords } from '../fixing/plain-words.ts';
 import { count, measure } from '../judging.ts';
@@ -31,11 +31,12 @@ export const readingEase = criterion({
     const found = readings.flatMap(({ block, prose }) =>
       prose ? [{ block, changes: plainerWords(block.text) }] : [],
     );
+    const [opening] = found.filter(({ changes }) => changes.length > 0);
+    const first = opening && asEdit(opening.block, opening.changes[0]);
     // From the end of each block, so that no place moves before its turn.
-    const edits = found.flatMap(({ block, changes }) =>
-      [...changes].reverse().map((change) => asEdit(block, change)),
-    );
-    const first = found.flatMap(({ block, changes }) => changes.map((change) => asEdit(block, change)))[0];
+    const edits = found
+      .flatMap(({ block, changes }) => [...changes].reverse().map((change) => asEdit(block, change)))
+      .slice(0, MOST_EDITS);
     return first?.kind === 'replace-text'
       ? [
           {
