@@ -83,6 +83,35 @@ describe('saving a post', () => {
     await Promise.all([done, later]);
     expect(write.mock.calls.map(([{ revision }]) => revision)).toEqual([1, 2]);
   });
+  it('says so when a write takes too long, and takes it back when that write is done after all', async () => {
+    const held = heldWrite();
+    const said: string[] = [];
+    const saver = saverOf({ onSaving: ({ save }) => said.push(save) });
+    saver.changed();
+    await vi.advanceTimersByTimeAsync(4000);
+    expect(saver.failure).toBe('');
+    await vi.advanceTimersByTimeAsync(2000);
+    expect(saver.failure).toContain('save it as a file');
+    expect(saver.isAtRisk).toBe(true);
+    saver.changed();
+    expect(said.at(-1)).toBe('failed');
+    write.mockResolvedValueOnce(3);
+    held(2);
+    await vi.advanceTimersByTimeAsync(300);
+    expect(saver.failure).toBe('');
+    expect(said.at(-1)).toBe('saved');
+    expect(write.mock.calls.map(([{ revision }]) => revision)).toEqual([1, 2]);
+  });
+  it('does not wait for ever at closing, and tells that something is not kept', async () => {
+    const held = heldWrite();
+    const saver = saverOf();
+    saver.changed();
+    const closed = saver.close();
+    await vi.advanceTimersByTimeAsync(6000);
+    expect(await closed).toBe(false);
+    held(2);
+    expect(await saver.close()).toBe(true);
+  });
   it('tells at closing whether everything is kept, and tries no more by itself', async () => {
     write.mockRejectedValue(full());
     const saver = saverOf();

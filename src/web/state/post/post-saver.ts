@@ -8,6 +8,21 @@ import type { Saving } from './open-post.ts';
 const SAVE_EVERY = 250;
 /** Milliseconds after which a failed save is tried again. */
 const RETRY_AFTER = 5000;
+/** Milliseconds a write may take; on a full disk a browser may answer a large one never, neither kept nor failed. */
+const PATIENCE = 5000;
+const SLOW =
+  'Saving takes unusually long: the disk may be full. What you write is held in this window only: save it as a file, then make room and go on.';
+
+/** Resolves when something is done, or when it takes too long. */
+function doneOrLate(done: Promise<void>): Promise<void> {
+  return new Promise((resolve) => {
+    const timer = setTimeout(resolve, PATIENCE);
+    void done.then(() => {
+      clearTimeout(timer);
+      resolve();
+    });
+  });
+}
 
 /** What a saver asks of the session it works for, and tells it. */
 export interface SaverOwner {
@@ -81,10 +96,10 @@ export class PostSaver {
     this.words.tookIn(stored);
   }
 
-  /** Writes what is not written yet; resolves when that is kept or could not be, and never rejects. */
+  /** Writes what is not written yet; resolves when that is kept, could not be or takes too long, and never rejects. */
   write(): Promise<void> {
     this.queue = this.queue.then(() => this.writeOnce());
-    return this.queue;
+    return doneOrLate(this.queue);
   }
 
   /** Writes a last time; true where everything is kept. From then on nothing is tried again by itself. */
@@ -93,7 +108,7 @@ export class PostSaver {
     if (this.timer) clearTimeout(this.timer);
     this.timer = null;
     await this.write();
-    return !this.dirty;
+    return !this.isBehind;
   }
 
   private later(milliseconds: number): void {
@@ -108,6 +123,7 @@ export class PostSaver {
     if (!this.dirty) return;
     this.dirty = false;
     this.writing = true;
+    const late = setTimeout(() => this.tell(SLOW), PATIENCE);
     try {
       const content = this.owner.read();
       const now = new Date().toISOString();
@@ -115,12 +131,13 @@ export class PostSaver {
       this.revision = await savePost({ id: this.id, revision: this.revision, now, ...content });
       this.problem = '';
       this.words.saved(true, this.dirty ? this.owner.read() : null);
-      if (!this.dirty) this.owner.onSaving({ save: 'saved', at: now });
+      this.owner.onSaving(this.dirty ? { save: 'saving' } : { save: 'saved', at: now });
       this.owner.onSaved(content);
     } catch (error) {
       this.words.saved(false, this.owner.read());
       await this.failed(error);
     } finally {
+      clearTimeout(late);
       this.writing = false;
     }
   }
@@ -141,6 +158,10 @@ export class PostSaver {
 
   private fail(problem: string): void {
     this.dirty = true;
+    this.tell(problem);
+  }
+
+  private tell(problem: string): void {
     this.problem = problem;
     this.owner.onSaving({ save: 'failed', problem });
   }
