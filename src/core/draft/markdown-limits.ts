@@ -16,6 +16,9 @@ const MAX_BLOCKS = 10_000;
 const MAX_PARAGRAPH_LINES = 2000;
 const MAX_HEADINGS = 3000;
 const MAX_UNDERLINES = 1000;
+/** Lines, blank ones too, and signs that begin a tag, an escape or a character reference: each costs the reader a step of its own. */
+const MAX_LINES = 30_000;
+const MAX_PIECES = 20_000;
 
 const CONTAINER = /^(?:[ \t]*(?:>|[-+*](?=[ \t])|\d{1,9}[.)](?=[ \t])))+/;
 /** A line that begins a list item or a definition of an address: what stands before it is not paired with it. */
@@ -48,7 +51,7 @@ export function checkMarkdown(text: string): void {
     marks = 0;
     begun = next;
   };
-  let [blocks, headings, underlines, lines] = [0, 0, 0, 0];
+  let [blocks, headings, underlines, lines, pieces] = [0, 0, 0, 0, 0];
   const count = (words: string, line: number) => {
     const isHeading = HEADING.test(words);
     const begins = lines === 0 || isHeading || BEGINS_ANEW.test(words);
@@ -70,8 +73,9 @@ export function checkMarkdown(text: string): void {
     const containers = CONTAINER.exec(words)?.[0].match(/>|[-+*]|\d+[.)]/g)?.length ?? 0;
     if (containers > MAX_CONTAINERS)
       throw new UnreadableFile(
-        `cannot be read: its markup is nested too deeply (line ${line} stands in ${containers} quotes and lists; $MAX_CONTAINERSare the most). Save a simpler version of it.`,
+        `cannot be read: its markup is nested too deeply (line ${line} stands in ${containers} quotes and lists; ${MAX_CONTAINERS} are the most). Save a simpler version of it.`,
       );
+    if (line > MAX_LINES) tooMany(MAX_LINES, 'lines', line);
     if (words.trim() === '') {
       endChunk(line + 1);
       inTable = false;
@@ -84,6 +88,8 @@ export function checkMarkdown(text: string): void {
     // Cells of a table are paired row by row.
     if (inTable || BEGINS_ANEW.test(words)) endChunk(line);
     if (words.includes('|') && TABLE_RULE.test(words)) inTable = true;
+    pieces += words.match(/[\\<&](?=\S)/g)?.length ?? 0;
+    if (pieces > MAX_PIECES) tooMany(MAX_PIECES, 'tags, escapes and character references', line);
     marks += words.match(/[*_]+|`+|\[|\]\(/g)?.length ?? 0;
   }
   endChunk(0);
