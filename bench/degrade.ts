@@ -71,6 +71,23 @@ function proseOfAnother(document: PostDocument, other: PostDocument): PostDocume
   return withTexts(document, (block) => (isProse(block) ? pool[next++ % pool.length] : null));
 }
 
+/** The same with the keyword put into the middle of every sixth sentence. */
+function keywordDroppedIn(document: PostDocument, other: PostDocument): PostDocument {
+  let sentences = 0;
+  return withTexts(proseOfAnother(document, other), (block) =>
+    isProse(block)
+      ? sentencesOf(block.text)
+          .map((sentence) => {
+            sentences += 1;
+            if (sentences % 6 !== 0) return sentence;
+            const words = sentence.split(' ');
+            return words.toSpliced(words.length >> 1, 0, document.fields.keyword).join(' ');
+          })
+          .join(' ')
+      : null,
+  );
+}
+
 function opening({ fields, draft }: PostDocument): PostDocument {
   let left = 80;
   const blocks: Block[] = [];
@@ -100,15 +117,27 @@ function repeated({ fields, draft }: PostDocument): PostDocument {
   };
 }
 
-/** The keyword after every so many words, until it stands five times in a hundred. */
+const wordsIn = (blocks: readonly Block[]): number =>
+  blocks.reduce((sum, { text }) => sum + (text.match(/\S+/g)?.length ?? 0), 0);
+
+/** The keyword put between words of running text, evenly, until it stands five times in a hundred words of the post. */
 function stuffed(document: PostDocument): PostDocument {
   const { keyword } = document.fields;
+  const { blocks } = document.draft;
+  const uses = 0.05 * wordsIn(blocks);
+  const every = wordsIn(blocks.filter(isProse)) / uses;
   let words = 0;
+  let put = 0;
   return withTexts(document, (block) =>
     isProse(block)
       ? block.text
           .split(/\s+/)
-          .flatMap((word) => (++words % 18 === 0 ? [word, keyword] : [word]))
+          .flatMap((word) => {
+            words += 1;
+            if (words < (put + 1) * every) return [word];
+            put += 1;
+            return [word, keyword];
+          })
           .join(' ')
       : null,
   );
@@ -127,6 +156,7 @@ export const DEGRADATIONS: readonly Degradation[] = [
   { name: 'first 80 words', least: 15, apply: opening },
   { name: 'paragraph five times', least: 15, apply: repeated },
   { name: 'stuffed to 5 %', least: 15, apply: stuffed },
+  { name: "another's prose, keyword put in", least: 15, apply: keywordDroppedIn },
   {
     name: 'no headings',
     least: 0,

@@ -1,9 +1,11 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
 import { DraftReadings } from '../src/core/criteria/index.ts';
 import { type PostDocument, readPostFile } from '../src/core/draft/index.ts';
 import { Vocabulary } from '../src/core/language/index.ts';
 import { emptyScene, type Scene, scorePost } from '../src/core/scoring/index.ts';
-import { indexedPost, SiteIndex, unknownSite } from '../src/core/site/index.ts';
+import { indexedPost, SiteIndex, type SiteSettings, unknownSite } from '../src/core/site/index.ts';
+import { demoBundle } from '../src/demo/bundle.ts';
 import { DEGRADATIONS } from './degrade.ts';
 
 /**
@@ -23,7 +25,9 @@ const REAL: readonly { path: string; keyword: string; licence: string }[] = [
   { path: 'asap/README.md', keyword: 'asap task', licence: 'MIT' },
 ];
 const PACKAGES = 'node_modules';
-const DEMO = 'src/demo/posts';
+const DEMO = fileURLToPath(new URL('../src/demo/', import.meta.url));
+/** The year of the demo's scenario. */
+const YEAR = 2026;
 
 export interface EditorRow {
   name: string;
@@ -52,40 +56,52 @@ function listed({ fields, draft }: PostDocument, keyword: string): PostDocument 
   };
 }
 
-function scorer(site: readonly { name: string; document: PostDocument }[]) {
-  const settings = { ...unknownSite(), titlePattern: '{title}', pages: [] };
-  const posts = site.map(({ name, document }) => indexedPost(name, document, name));
-  const scene: Scene = { ...emptyScene(), site: settings, index: new SiteIndex(settings, posts) };
+interface Written {
+  name: string;
+  document: PostDocument;
+}
+
+function scorer(settings: SiteSettings, posts: readonly Written[], pictures: Scene['pictures']) {
+  const index = new SiteIndex(
+    settings,
+    posts.map(({ name, document }) => indexedPost(name, document, name)),
+  );
+  const scene: Scene = { ...emptyScene(), site: settings, index, pictures, year: YEAR };
   const vocabulary = new Vocabulary();
   return (name: string, document: PostDocument) =>
     scorePost(document, indexedPost(name, document, name), scene, new DraftReadings(vocabulary)).report.score;
 }
 
+function rowsOf(posts: readonly Written[], score: ReturnType<typeof scorer>): EditorRow[] {
+  const written = posts.filter(({ document }) => document.draft.blocks.length > 5);
+  return written.map(({ name, document }, at) => ({
+    name,
+    original: score(name, document),
+    degraded: DEGRADATIONS.map(({ apply }) => {
+      const worse = apply(document, written[(at + 1) % written.length].document);
+      return JSON.stringify(worse) === JSON.stringify(document) ? null : score(name, worse);
+    }),
+  }));
+}
+
 /** Scores of originals and of what was made of them: demo posts with words enough, and real texts. */
 export async function editorTable(): Promise<EditorRow[]> {
-  const demo = await Promise.all(
-    readdirSync(DEMO)
-      .filter((name) => name.endsWith('.md'))
-      .map(async (name) => ({ name, document: await documentAt(`${DEMO}/${name}`) })),
-  );
+  const { site, pages, posts, pictures } = demoBundle(DEMO);
+  const demo = posts.map(({ row: { fields }, draft }) => ({
+    name: fields.slug,
+    document: { fields, draft },
+  }));
+  const sizes = new Map(pictures.map(({ name, size }) => [`media/${name}`, size]));
   const real = await Promise.all(
     REAL.map(async ({ path, keyword }) => ({
       name: path,
       document: listed(await documentAt(`${PACKAGES}/${path}`), keyword),
     })),
   );
-  return [demo, real].flatMap((set) => {
-    const written = set.filter(({ document }) => document.draft.blocks.length > 12);
-    const score = scorer(set);
-    return written.map(({ name, document }, at) => ({
-      name,
-      original: score(name, document),
-      degraded: DEGRADATIONS.map(({ apply }) => {
-        const worse = apply(document, written[(at + 1) % written.length].document);
-        return JSON.stringify(worse) === JSON.stringify(document) ? null : score(name, worse);
-      }),
-    }));
-  });
+  return [
+    ...rowsOf(demo, scorer({ ...site, pages }, demo, sizes)),
+    ...rowsOf(real, scorer({ ...unknownSite(), titlePattern: '{title}', pages: [] }, real, new Map())),
+  ];
 }
 
 /** Prints the table of degraded drafts and answers whether each lost what it must. */

@@ -200,8 +200,10 @@ export function oddInputs(): OddInput[] {
   );
   const many = ['supporting', 'tags'].map((field) => ({
     name: `many ${field}.md`,
-    text: (length: number) =>
-      `---\ntitle: T\nkeyword: tide\n${field}:\n${Array.from({ length: length / 10 }, (_, at) => `  - phrase ${at} of many`).join('\n')}\n---\n\n${fill('The tide is high. ', length)}`,
+    text: (length: number) => {
+      const phrases = Array.from({ length: length / 50 }, (_, at) => `  - phrase ${at} of many`).join('\n');
+      return `---\ntitle: T\nkeyword: tide\n${field}:\n${phrases}\n---\n\n${fill('The tide is high. ', length - phrases.length)}`;
+    },
   }));
   return [...plain, ...keywords, ...fields, ...many];
 }

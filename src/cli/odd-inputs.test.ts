@@ -16,6 +16,9 @@ const EVERY = LONG ? 1 : 12;
 const LENGTH = 100_000;
 /** Milliseconds below which nothing is said of how work grows. */
 const SHORT = 700;
+/** Milliseconds from which a run of the command line is made again, and how often at most. */
+const SLOW = 1300;
+const TRIES = 4;
 /** Four times the text may cost so many times the work. */
 const MOST_GROWTH = 9;
 
@@ -72,15 +75,22 @@ describe.runIf(LONG)('the same texts given to the command line', () => {
     const folder = mkdtempSync(join(tmpdir(), 'odd-'));
     let slowest = { name: '', time: 0 };
     let refused = 0;
+    let again = 0;
     for (const [at, { name, text }] of oddInputs().entries()) {
       const file = join(folder, `${at}.${name.split('.').at(-1)}`);
       writeFileSync(file, text(LENGTH));
-      const begun = performance.now();
-      const run = spawnSync('bin/dune-sparrow', ['score', file, '--json'], {
-        encoding: 'utf8',
-        maxBuffer: 2 ** 28,
-      });
-      const time = performance.now() - begun;
+      let time = Number.POSITIVE_INFINITY;
+      let run = null;
+      // What an input costs is told by the best of its runs: a machine that has other work makes any of them longer.
+      for (let tries = 0; run === null || (time > SLOW && tries < TRIES); tries++) {
+        const begun = performance.now();
+        run = spawnSync('bin/dune-sparrow', ['score', file, '--json'], {
+          encoding: 'utf8',
+          maxBuffer: 2 ** 28,
+        });
+        time = Math.min(time, performance.now() - begun);
+        if (tries > 0) again += 1;
+      }
       rmSync(file);
       if (time > slowest.time) slowest = { name, time };
       if (run.status === 0) {
@@ -92,6 +102,8 @@ describe.runIf(LONG)('the same texts given to the command line', () => {
       }
     }
     rmSync(folder, { recursive: true });
-    console.info(`${refused} refused; slowest ${Math.round(slowest.time)} ms: ${slowest.name}`);
+    console.info(
+      `${refused} refused; slowest ${Math.round(slowest.time)} ms: ${slowest.name}; ${again} runs made again`,
+    );
   }, 1_800_000);
 });

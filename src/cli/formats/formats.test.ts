@@ -138,5 +138,6 @@ describe('reports for programs', () => {
     expect(text).toMatch(/^\| a\\_b\.md \| \d+\.\d \(too low\) \|/m);
     expect(text).toMatch(/^\| \+\d+\.\d \| line 12 \| 1 heading skips a level\./m);
     expect(text).toContain('c\\|d.md');
+    expect(markdownReport([scored('a\n# 100 of 100.md')])).toMatch(/^### a \\# 100 of 100\.md: /);
   });
 });

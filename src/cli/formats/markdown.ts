@@ -1,9 +1,10 @@
+import { oneLine } from './one-line.ts';
 import { lineNotes, type ScoredFile } from './scored-file.ts';
 import { summaryOf } from './summary.ts';
 import { linesInWords } from './text.ts';
 
 /** A text inside a cell of a table: nothing in it ends the cell or begins markup. */
-const cell = (text: string): string => text.replace(/[\\`*_{}[\]<>|#~]/g, '\\$&');
+const cell = (text: string): string => oneLine(text).replace(/[\\`*_{}[\]<>|#~]/g, '\\$&');
 
 /** Reports as Markdown, for a comment on a change: a table of the files, then their notes. */
 export function markdownReport(scored: readonly ScoredFile[]): string {

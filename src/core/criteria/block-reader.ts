@@ -1,6 +1,5 @@
 import { type Block, isRead, linksOf } from '../draft/index.ts';
 import {
-  CORPUS_WORDS,
   fold,
   MATCH_COUNTS,
   MATCH_VALUES,
@@ -12,10 +11,10 @@ import {
   tokenize,
   type Vocabulary,
   type WordBases,
-  wordCount,
 } from '../language/index.ts';
 import { kindOfClaim, mayClaim } from './claims.ts';
 import { AGEING_HINTS, type DatedWords, datedWords } from './dated-words.ts';
+import { boundStems, type KeywordStem, keywordStemsOf } from './keyword-stems.ts';
 import { LEANING, type OrderReading, type SaidSentence } from './order-reading.ts';
 import { StemCounter } from './stem-counts.ts';
 import { STOCK_HINTS, type StockPhrase, stockPhrasesIn } from './stock-phrases.ts';
@@ -47,6 +46,8 @@ export interface BlockReading {
   uses: KeywordUse[];
   /** Weighted number of uses. */
   useCount: number;
+  /** For each stem of the keyword, sentences that hold it nowhere but in uses of the whole phrase; empty without uses. */
+  bound: readonly number[];
   /** Best match value of the primary keyword, 0 where it is not there. */
   keywordValue: number;
   /** Indices of the supporting keywords found, each with its best match value. */
@@ -127,8 +128,7 @@ const NO_PHRASES: StockPhrase[] = [];
  */
 export class BlockReader {
   readonly matcher: PhraseMatcher;
-  /** Stems of the keyword's words, each once; the rarer in general English, the greater the weight. */
-  readonly keywordStems: readonly { stem: number; weight: number }[];
+  readonly keywordStems: readonly KeywordStem[];
   private readonly memo = new WeakMap<Block, BlockReading>();
   private readonly terms: TermCounter | null;
   private readonly hints: WordHints;
@@ -141,7 +141,7 @@ export class BlockReader {
     readonly vocabulary: Vocabulary,
     readonly target: ReadingTarget,
     private readonly tokenMemo: WeakMap<Block, Tokens>,
-    private readonly bases: WordBases,
+    readonly bases: WordBases,
   ) {
     const { study } = target;
     this.terms = study?.terms.length
@@ -234,6 +234,7 @@ export class BlockReader {
       paragraph: prose && !inList,
       uses,
       useCount,
+      bound: uses.length > 0 && prose ? boundStems(tokens, uses, this.keywordStems, this.bases) : NO_STEMS,
       keywordValue,
       supporting: [...supporting].map(([index, value]) => ({ index, value })),
       longSentences,
@@ -303,17 +304,6 @@ export class BlockReader {
     }
     return [...here];
   }
-}
-
-function keywordStemsOf(keyword: string, vocabulary: Vocabulary, bases: WordBases) {
-  const { ids } = tokenize(keyword, vocabulary);
-  const found = new Map<number, number>();
-  for (const id of ids) {
-    const stem = bases.stem(id);
-    const count = Math.max(wordCount(vocabulary.form(id)), wordCount(bases.text(bases.base(id))));
-    if (stem >= 0) found.set(stem, Math.log(CORPUS_WORDS / count));
-  }
-  return [...found].map(([stem, weight]) => ({ stem, weight }));
 }
 
 const plainOf = (text: string) =>

@@ -19,6 +19,10 @@ const MONEY = /[$£€¥]\s?\d|\b\d[\d.,]{0,20}\s?(?:dollars?|pounds?|euros?|pen
 /** Who speaks of their own prices is their source: the house. */
 export const SPEAKS_OF_ITSELF = /\b(?:we|us|our|ours|my)\b/i;
 
+/** Words by which a figure names the writer's own count as its source: "flats that we see", "in our workshop". */
+export const OWN_COUNT =
+  /\b(?:we|I) (?:have |had |ever |once )?(?:saw|see|seen|count(?:ed)?|measure[d]?|weigh(?:ed)?|s[eo]ld?|rent(?:ed)?(?: out)?|mend(?:ed)?|repair(?:ed)?|ask(?:ed)?|test(?:ed)?|timed?|log(?:ged)?|survey(?:ed)?|interview(?:ed)?|track(?:ed)?|record(?:ed)?|found)\b|\b(?:in|at|of|among|from|to) (?:our|my) (?:own |last |first |small )?(?:workshop|shop|store|yard|office|kitchen|garden|team|practice|customers?|clients?|guests?|readers?|users?|members?|students?|patients?|survey|records?|books|counts?|tests?|data|figures|experience)\b/i;
+
 /** How something is set is no figure about the world. */
 const SETTING =
   /\b(?:defaults?|set|scale[ds]?|reduced?|enlarged?|zoom(?:ed)?(?: in| out)?|opacity|brightness|contrast) (?:to|at|by|of) \d[\d.,]{0,9}\s?(?:%|per ?cent)/i;

@@ -75,7 +75,7 @@ export function scoreDraft(facts: DraftFacts, context: Context & { profile: Prof
         evidence: [],
       };
     const { measured, advice, evidence } = found;
-    const own = weights[at] * scale * (group === 'substance' ? 1 : balance.left);
+    const own = weights[at] * scale * (isHeldBack(criterion) ? balance.left : 1);
     const points = own * clamped(found.share);
     const available = own + balance.lost * balance.held[at];
     if (!Number.isFinite(points) || !Number.isFinite(available))
@@ -147,6 +147,10 @@ const clamped = (share: number) => Math.min(1, Math.max(0, share));
 /** Places of the criteria that can hold back all others. */
 const HOLDING = CRITERIA.flatMap((criterion: Criterion, at) => (criterion.holdsBack ? [at] : []));
 
+/** What substance can take from: all but those of its own criteria that take. */
+const isHeldBack = (criterion: Criterion): boolean =>
+  criterion.group !== 'substance' || criterion.holdsBack === undefined;
+
 /** What substance takes from everything else. */
 interface Balance {
   /** The part that is left to all other criteria. */
@@ -173,7 +177,7 @@ function balanceOf(
   let reasons = 0;
   let others = 0;
   for (let at = 0; at < CRITERIA.length; at++)
-    if (measures[at] !== null && CRITERIA[at].group !== 'substance') others += weights[at];
+    if (measures[at] !== null && isHeldBack(CRITERIA[at])) others += weights[at];
   for (const at of HOLDING) {
     const found = measures[at];
     if (found === null) continue;

@@ -1,4 +1,4 @@
-import { asHeading, wordCount } from '../../language/index.ts';
+import { asHeading, partOfSpeech } from '../../language/index.ts';
 import type { DraftFacts, ImageFact } from '../draft-facts.ts';
 import type { DraftEdit } from '../edits.ts';
 import { imageName } from '../image-reading.ts';
@@ -17,11 +17,16 @@ export function altFor(image: ImageFact, facts: DraftFacts): { text: string; fro
   const words = imageName(image.src)
     .split(/[-_\s]+/)
     .filter(Boolean);
-  const said = words.filter((word) => /^\p{L}{2,}$/u.test(word) && wordCount(word.toLowerCase()) > 0);
-  if (said.length > 1 && said.length >= words.length - 1)
+  const said = words.filter((word) => /^\p{L}{2,}$/u.test(word));
+  const strange = words.length - said.filter((word) => isWord(word.toLowerCase())).length;
+  if (said.length > 1 && strange <= 1)
     return { text: asHeading(said.join(' ').toLowerCase()), from: 'its file name' };
   return null;
 }
+
+/** Whether a word, or what it is the plural of, is among the commonest. */
+const isWord = (word: string): boolean =>
+  partOfSpeech(word) !== undefined || partOfSpeech(word.replace(/s$/, '')) !== undefined;
 
 /** A text up to the last word that fits. */
 function shortened(text: string, most: number): string {

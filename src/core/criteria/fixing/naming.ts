@@ -37,7 +37,7 @@ export function namedPhrase(phrase: string): NamedPhrase | null {
   const forms = words.map((word) => plainWords(word)[0] ?? '');
   let to = forms.findIndex((form, at) => at > 0 && isFunctionWord(form));
   if (to < 0) to = words.length;
-  if (isFunctionWord(forms[0]) || (to === 1 && words.length === 1)) return null;
+  if (isFunctionWord(forms[0])) return null;
   // "buy to let mortgage": what follows a preposition is no afterthought when the phrase ends in the noun of its beginning.
   if (to < words.length && !isJoining(forms[to])) return null;
   if (to < words.length && forms[to] === 'to') return compound(words);

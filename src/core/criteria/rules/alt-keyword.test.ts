@@ -10,6 +10,12 @@ describe('alt-keyword', () => {
       { keyword: 'bike tour', md: '![A bike tour](a.png)\n\n![b c](b.png)\n\n![d e](d.png)' },
       1,
     ],
+    [
+      'what of it can be seen',
+      { keyword: 'rent a touring bike', md: '![A touring bike with two bags](a.png)' },
+      1,
+    ],
+    ['one word of it', { keyword: 'rent a touring bike', md: '![A bike with two bags](a.png)' }, 0],
     ['none', { keyword: 'bike tour', md: '![b c](b.png)' }, 0],
     [
       'all of three',

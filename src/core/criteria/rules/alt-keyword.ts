@@ -1,4 +1,6 @@
+import { tokenize } from '../../language/index.ts';
 import { criterion, type Fix } from '../criterion.ts';
+import type { DraftFacts } from '../draft-facts.ts';
 import { altEdit, altFor } from '../fixing/alt-texts.ts';
 import { asWritten } from '../fixing/as-written.ts';
 import { firstFixes } from '../fixing/first-fixes.ts';
@@ -6,18 +8,31 @@ import { placesToName } from '../fixing/naming.ts';
 import { imagePlaces } from '../image-reading.ts';
 import { measure, NO_KEYWORD } from '../judging.ts';
 
+/** Part of a keyword's words by which an alt text names it: no picture shows "rent a touring bike", one shows the bike. */
+const NAMED = 0.6;
+
+/** How far an alt text names the keyword or a supporting one: as matched, or by most of the keyword's words. */
+function namedIn(alt: string, facts: DraftFacts): number {
+  const matched = facts.targetValueIn(alt);
+  const { bases, keywordStems, vocabulary } = facts.reader;
+  if (matched > 0 || keywordStems.length < 2) return matched;
+  const own = new Set(Array.from(tokenize(alt, vocabulary).ids, (id) => bases.stem(id)));
+  const held = keywordStems.filter(({ stem }) => own.has(stem)).length;
+  return held > 1 && held >= keywordStems.length * NAMED ? 1 : 0;
+}
+
 export const altKeyword = criterion({
   id: 'alt-keyword',
   group: 'media',
   title: 'Keyword in alt text',
   place: 'featured',
-  weight: 2,
+  weight: 1,
   needs: ['pictures'],
   target: () => 'one alt text with the keyword or a supporting one, not most of them',
   measure(facts) {
     if (!facts.keyword) return NO_KEYWORD;
     const { images } = facts;
-    const values = images.map(({ alt }) => (alt ? facts.targetValueIn(alt) : 0));
+    const values = images.map(({ alt }) => (alt ? namedIn(alt, facts) : 0));
     const holding = images.filter((_, at) => values[at] > 0);
     const measured = `${holding.length} of ${images.length}`;
     if (holding.length === 0)
@@ -29,7 +44,8 @@ export const altKeyword = criterion({
       );
     // One is wished; beyond the first, half of the others may follow.
     const allowed = 1 + (images.length - 1) / 2;
-    const over = Math.max(0, holding.length - allowed) / Math.max(1, images.length - allowed);
+    const repeated = images.filter(({ alt }) => alt && facts.targetValueIn(alt) > 0).length;
+    const over = Math.max(0, repeated - allowed) / Math.max(1, images.length - allowed);
     const best = Math.max(...values);
     return measure(
       best * (1 - over),
@@ -41,11 +57,7 @@ export const altKeyword = criterion({
     );
   },
   fixes(facts) {
-    if (
-      !facts.keyword ||
-      !facts.english ||
-      facts.images.some(({ alt }) => alt && facts.targetValueIn(alt) > 0)
-    )
+    if (!facts.keyword || !facts.english || facts.images.some(({ alt }) => alt && namedIn(alt, facts) > 0))
       return [];
     return firstFixes(facts.images, (image): Fix[] => {
       const alt = image.alt?.trim() || altFor(image, facts)?.text || '';

@@ -142,7 +142,7 @@ export const answer = criterion({
   group: 'substance',
   title: 'An answer early on',
   place: 'text',
-  weight: 2,
+  weight: 4,
   needs: ['words', 'english'],
   target: () => 'what the keyword asks is answered within the first third, in the form it asks for',
   measure(facts) {

@@ -26,6 +26,13 @@ describe('claims-sourced', () => {
     ],
     ['own data', { md: `${PROSE} Eight in ten riders rest.`, ownFigures: ['Eight in ten riders rest.'] }, 1],
     [
+      'what the writer has counted',
+      { md: `${PROSE} Three out of four flats that we see could be mended.` },
+      1,
+    ],
+    ['where it was counted', { md: `${PROSE} In our workshop a third of all flats come from the rim.` }, 1],
+    ['what the writer only knows', { md: `${PROSE} We know that 80% of riders carry too much.` }, 0],
+    [
       'the title said again',
       { title: 'Half of all tyres are flat', md: `${PROSE} Half of all tyres are flat.` },
       null,

@@ -1,6 +1,6 @@
 import type { Block } from '../../draft/index.ts';
 import { titleKey } from '../../listing/index.ts';
-import { SPEAKS_OF_ITSELF } from '../claims.ts';
+import { OWN_COUNT, SPEAKS_OF_ITSELF } from '../claims.ts';
 import { criterion, type Evidence, type Fix, MOST_FIXES } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { count, measure } from '../judging.ts';
@@ -36,7 +36,7 @@ function claims({ totals, fields, readings }: DraftFacts): { all: number; open: 
       if (price && [-2, -1, 1, 2].some((off) => speaksOfItself(readings[index + off]?.block))) continue;
       if (title !== '' && Math.abs(quote.length - title.length) < NEAR && keyOf(quote) === title) continue;
       all += 1;
-      if (linked || own?.has(bare(quote))) continue;
+      if (linked || own?.has(bare(quote)) || OWN_COUNT.test(quote)) continue;
       open.push({ block: index, blockId: reading.block.id, start, end, quote });
     }
   return { all, open };
@@ -47,7 +47,7 @@ export const claimsSourced = criterion({
   group: 'reading',
   title: 'Figures with a source',
   place: 'text',
-  weight: 2,
+  weight: 3,
   needs: ['words', 'english'],
   // The one that stands there may be the title.
   applies: (facts) => facts.totals.claims > 1 || (facts.totals.claims === 1 && claims(facts).all > 0),

@@ -31,7 +31,7 @@ export const headingKeyword = criterion({
   group: 'headings',
   title: 'Keyword in headings',
   place: 'text',
-  weight: 3,
+  weight: 2,
   needs: [],
   target: ({ headingKeywordShare: [, from, to] }) =>
     `the keyword or a supporting one in ${Math.round((from ?? 0) * 100)}-${Math.round((to ?? 1) * 100)} % of level 2 and 3 headings`,

@@ -24,7 +24,7 @@ export const imageNames = criterion({
   group: 'media',
   title: 'Picture file names',
   place: 'featured',
-  weight: 2,
+  weight: 1,
   needs: ['pictures'],
   target: ({ imageNameWords: [fewest, most] }) =>
     `${fewest}-${most} real words with hyphens; one with the keyword`,

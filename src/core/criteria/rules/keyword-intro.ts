@@ -35,7 +35,7 @@ export const keywordIntro = criterion({
   group: 'keyword',
   title: 'Keyword in the introduction',
   place: 'text',
-  weight: 4,
+  weight: 3,
   needs: [],
   target: (limits) => `the keyword within the first ${limits.introWords} words`,
   measure(facts) {

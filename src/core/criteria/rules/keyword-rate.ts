@@ -44,7 +44,7 @@ export const keywordRate = criterion({
   title: 'Uses of the keyword',
   unit: 'uses',
   place: 'text',
-  weight: 4,
+  weight: 3,
   needs: [],
   target: ({ keywordUses, keywordRate: [full] }, _facts, { study }) =>
     `${keywordUses} uses or more, at most ${Math.round(10 * Math.max(full, study?.keywordRateUpper ?? 0)) / 10} in 100 words`,

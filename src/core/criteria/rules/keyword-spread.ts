@@ -19,7 +19,7 @@ export const keywordSpread = criterion({
   group: 'keyword',
   title: 'Keyword through the text',
   place: 'text',
-  weight: 2,
+  weight: 1,
   needs: [],
   target: () => 'a match in each quarter of the body',
   measure(facts) {

@@ -7,7 +7,7 @@ export const keywordTitle = criterion({
   group: 'keyword',
   title: 'Keyword in the title',
   place: 'title',
-  weight: 4,
+  weight: 3,
   needs: [],
   target: () => 'the keyword in the title',
   measure(facts) {

@@ -65,7 +65,7 @@ export const linksLive = criterion({
   group: 'links',
   title: 'Links that lead somewhere',
   place: 'text',
-  weight: 4,
+  weight: 5,
   needs: ['site', 'words'],
   applies: (facts, { site }) => facts.links.length > 0 && items(facts, site!).length > 0,
   target: () => 'internal links lead to known pages; nothing over plain http',

@@ -10,7 +10,7 @@ export const metaDescriptionKeyword = criterion({
   group: 'listing',
   title: 'Keyword in the meta description',
   place: 'meta-description',
-  weight: 3,
+  weight: 2,
   needs: [],
   target: (limits) => `the keyword before the phone cut at ${limits.phoneCutPixels} px`,
   measure(facts) {

@@ -7,7 +7,7 @@ export const metaTitleKeyword = criterion({
   group: 'listing',
   title: 'Keyword in the meta title',
   place: 'meta-title',
-  weight: 4,
+  weight: 3,
   needs: [],
   target: () => 'the keyword in the first half of the meta title',
   measure(facts) {

@@ -8,6 +8,14 @@ describe('meta-title-width', () => {
     ['a short one, by its pixels over 380', { title: 'A'.repeat(14) }, 0.491],
     ['one past the point where nothing is earned', { title: 'W'.repeat(40) }, 0],
     [
+      "one of which only the site's name is cut",
+      {
+        title: 'Bike tour packing list: what to bring for three days',
+        site: { name: 'Saltmarsh Wheelworks', titlePattern: '{title} | {site}' },
+      },
+      1,
+    ],
+    [
       "the title through the site's pattern",
       {
         title: 'Bike tour packing list',

@@ -18,13 +18,14 @@ export const metaTitleWidth = criterion({
     const exact = pixelWidth(metaTitle, TITLE_SIZE);
     const width = Math.round(exact);
     const [, from, to] = limits.metaTitlePixels;
+    const own = fields.metaTitle.trim() || fields.title.trim();
+    // Nobody misses the end of the site's name: the listing says so, and it costs nothing.
+    if (to !== null && exact > to && cutOfTitle(metaTitle, own, TITLE_SIZE, to) === 'pattern')
+      return measure(1, width, '');
     const advice =
       from !== null && exact < from
         ? `The meta title can say more: ${width} px, full from ${from}.`
-        : cutOfTitle(metaTitle, fields.metaTitle.trim() || fields.title.trim(), TITLE_SIZE, to ?? 0) ===
-            'pattern'
-          ? `Only the site's name is cut in the results: ${width} px, shown up to ${to}. The words of the title are shown.`
-          : `Words of the meta title are cut in the results: ${width} px, shown up to ${to}. Shorten it.`;
+        : `Words of the meta title are cut in the results: ${width} px, shown up to ${to}. Shorten it.`;
     return measure(ramp(exact, limits.metaTitlePixels), width, advice);
   },
   fixes(facts) {

@@ -3,6 +3,7 @@ import type { DraftFacts } from '../draft-facts.ts';
 import type { DraftEdit } from '../edits.ts';
 import { asEdit } from '../fixing/named-in-text.ts';
 import { count, measure, placeIn } from '../judging.ts';
+import { staleRuns } from '../stale-runs.ts';
 
 /** Share of words in repeated sentences at which nothing is earned. */
 const NONE = 0.3;
@@ -10,7 +11,7 @@ const NONE = 0.3;
 const LEAST = 0.4;
 /** What each sentence that stands a third time or more costs all else beside its share of the words, and the most that they cost so. */
 const EACH = 0.04;
-const MOST_EACH = 0.22;
+const MOST_EACH = 0.24;
 
 /** Places from which a note stops to name more. */
 const SHOWN = 4;
@@ -38,13 +39,26 @@ export const ownWords = criterion({
   group: 'substance',
   title: 'Nothing said twice',
   place: 'text',
-  weight: 2,
+  weight: 3,
   needs: ['words'],
-  target: () => 'no sentence of a paragraph stands more than once',
+  target: () =>
+    'no sentence of a paragraph stands more than once, and none of them goes on without anything new',
   measure(facts) {
-    const { whole } = facts;
-    const share = Math.max(0, 1 - repeatedShare(facts) / NONE);
-    if (whole.repeatedSentences === 0) return measure(1, 'none', '');
+    const { whole, words, blocks } = facts;
+    const stale = facts.english ? staleRuns(facts) : [];
+    const staleWords = stale.reduce((sum, run) => sum + run.words, 0);
+    const share = Math.max(
+      0,
+      1 - Math.max(repeatedShare(facts), words === 0 ? 0 : staleWords / words) / NONE,
+    );
+    if (whole.repeatedSentences === 0 && stale.length === 0) return measure(1, 'none', '');
+    if (whole.repeatedSentences === 0)
+      return measure(
+        share,
+        `${count(staleWords, 'word')} without anything new`,
+        `${stale.length === 1 ? `A run of ${count(staleWords, 'word')} names` : `${count(stale.length, 'run')} of ${count(staleWords, 'word')} in all name`} nothing that the post has not named before. Say something new there, or say it in fewer words.`,
+        stale.slice(0, SHOWN).map(({ block, start, end }) => placeIn(blocks[block], block, start, end)),
+      );
     const places = placesOfRepetition(facts);
     return measure(
       share,
@@ -55,7 +69,7 @@ export const ownWords = criterion({
   },
   holdsBack: (facts) =>
     1 -
-    Math.min(1 - LEAST, 1.2 * repeatedShare(facts) + Math.min(MOST_EACH, EACH * facts.whole.wornSentences)),
+    Math.min(1 - LEAST, 1.25 * repeatedShare(facts) + Math.min(MOST_EACH, EACH * facts.whole.wornSentences)),
   fixes({ whole, readings }) {
     const met = new Set<number>();
     const edits: DraftEdit[] = [];

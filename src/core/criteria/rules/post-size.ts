@@ -13,7 +13,7 @@ export const postSize = criterion({
   title: 'Enough to be a post',
   unit: 'words',
   place: 'text',
-  weight: 1,
+  weight: 2,
   needs: [],
   target: ({ postWords }, facts, { study }) =>
     `${grouped(floorOf(postWords, wishedWords(facts.fields, study)))} words`,

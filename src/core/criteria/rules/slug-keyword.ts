@@ -58,7 +58,7 @@ export const slugKeyword = criterion({
   group: 'listing',
   title: 'Keyword in the slug',
   place: 'slug',
-  weight: 2,
+  weight: 1,
   needs: [],
   target: () => "all of the keyword's content words",
   measure(facts) {

@@ -40,7 +40,7 @@ export const stockPhrases = criterion({
   group: 'substance',
   title: 'Words of its own',
   place: 'text',
-  weight: 1,
+  weight: 2,
   needs: ['words', 'english'],
   target: () => 'at most one stock phrase in 500 words',
   measure(facts) {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Case, judge, PROSE, share, words } from '../judge.test-data.ts';
+import { type Case, judge, PROSE, share, studyTerm, words } from '../judge.test-data.ts';
 
 /** A short post in order: each section speaks of its heading. */
 const GUIDE = `
@@ -93,9 +93,50 @@ describe('on-subject', () => {
   });
 });
 
+describe('a text about something else', () => {
+  const prose = `${sentences.join(' ')} ${PROSE}`;
+  const into = (text: string, keyword: string) => {
+    let at = 0;
+    return text.replace(/\. /g, (end) => (++at % 4 === 0 ? `. The ${keyword} is one thing. ` : end));
+  };
+  const phrase = { md: into(prose, 'sourdough starter'), keyword: 'sourdough starter' };
+  const study = {
+    terms: 'dough flour loaf crumb oven bake yeast rise knead crust gluten proof'
+      .split(' ')
+      .map((word) => studyTerm(word)),
+  };
+  it('does not come to be about a phrase that is put into it', () => {
+    const { share: found, advice, total } = judge('on-subject', phrase);
+    expect(found).toBe(0);
+    expect(advice).toContain('never apart from it');
+    // As a text would that speaks of it.
+    const apart = phrase.md.replace(/one thing/g, 'one starter among the kinds of sourdough');
+    expect(judge('on-subject', { ...phrase, md: apart }).total).toBeGreaterThan(1.3 * total);
+  });
+  it('nor about a word, where pages about it were studied', () => {
+    const given = { md: into(prose, 'sourdough'), keyword: 'sourdough' };
+    expect(share('on-subject', given)).toBe(1);
+    const studied = judge('on-subject', { ...given, study });
+    expect(studied.share).toBe(0);
+    expect(studied.advice).toContain('the studied pages');
+    const md = `${given.md} Knead the dough until the gluten holds. The flour and the yeast rise for an hour; bake the loaf until the crust cracks. The oven stays hot.`;
+    expect(share('on-subject', { ...given, study, md })).toBe(1);
+  });
+  it('is told only from sentences enough', () =>
+    expect(
+      share('on-subject', {
+        ...phrase,
+        md: phrase.md
+          .split(/(?<=\.) /)
+          .slice(0, 8)
+          .join(' '),
+      }),
+    ).toBeGreaterThan(0.5));
+});
+
 describe('own-words', () => {
   it('says which sentences stand twice, and takes from all else', () => {
-    const given = { title: 'A day on the dyke', slug: 'dyke', keyword: 'dyke' };
+    const given = { title: 'The tyre valve', slug: 'tyre-valve', keyword: 'tyre valve' };
     const once = judge('own-words', { ...given, md: `${GUIDE}\n\n${PROSE}` });
     expect(once.share).toBe(1);
     const often = judge('own-words', { ...given, md: `${GUIDE}\n\n${`${PROSE}\n\n`.repeat(5)}` });
@@ -103,6 +144,16 @@ describe('own-words', () => {
     expect(often.quotes[0]).toBe('We set out from the quay before the wind got up.');
     expect(often.quotes.length).toBeGreaterThan(3);
     expect(often.total).toBeLessThan(once.total - 15);
+  });
+  it('names a long run in which nothing is new, however it is worded', () => {
+    const filler =
+      'Air is what a tyre wants, and a tyre with air is what a wheel wants. So read the gauge, and read it again at rest, for the gauge of the pump is there to be read. Turn the wheel to the top, or leave the wheel where it stands; the valve is at the top of it. The heavy bags are on the rack, the rack is behind, and the rear tyre is below the bags. The limits are on the sidewall and the pressure lies between the limits, above the lower and below the upper.';
+    const { share: found, quotes, advice } = judge('own-words', { md: `${GUIDE}\n\n${filler}` });
+    expect(found).toBeLessThan(0.2);
+    expect(quotes).toEqual([filler.replace(/\.$/, '')]);
+    expect(advice).toContain('names nothing that the post has not named before');
+    expect(share('own-words', { md: `${filler}\n\n${GUIDE}` })).toBe(1);
+    expect(share('own-words', { md: `${GUIDE}\n\n${filler}`, language: 'de' })).toBe(1);
   });
   it('points of a list may repeat each other', () =>
     expect(

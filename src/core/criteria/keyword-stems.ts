@@ -1,0 +1,53 @@
+import {
+  CORPUS_WORDS,
+  type Match,
+  type Tokens,
+  tokenize,
+  type Vocabulary,
+  type WordBases,
+  wordCount,
+} from '../language/index.ts';
+
+/** A stem of the keyword's words; the rarer the word in general English, the greater its weight. */
+export interface KeywordStem {
+  stem: number;
+  weight: number;
+}
+
+/** Stems of a keyword's words, each once. */
+export function keywordStemsOf(keyword: string, vocabulary: Vocabulary, bases: WordBases): KeywordStem[] {
+  const { ids } = tokenize(keyword, vocabulary);
+  const found = new Map<number, number>();
+  for (const id of ids) {
+    const stem = bases.stem(id);
+    const count = Math.max(wordCount(vocabulary.form(id)), wordCount(bases.text(bases.base(id))));
+    if (stem >= 0) found.set(stem, Math.log(CORPUS_WORDS / count));
+  }
+  return [...found].map(([stem, weight]) => ({ stem, weight }));
+}
+
+/** For each stem, the sentences that hold it nowhere but within uses of the phrase. */
+export function boundStems(
+  { length, ids, sentences }: Tokens,
+  uses: readonly { match: Match }[],
+  stems: readonly KeywordStem[],
+  bases: WordBases,
+): number[] {
+  const bound = stems.map(() => 0);
+  let use = 0;
+  for (let from = 0; from < length; ) {
+    let to = from;
+    const within = stems.map(() => false);
+    const apart = stems.map(() => false);
+    for (; to < length && sentences[to] === sentences[from]; to++) {
+      while (use < uses.length && uses[use].match.lastToken < to) use += 1;
+      const at = stems.findIndex(({ stem }) => stem === bases.stem(ids[to]));
+      if (at < 0) continue;
+      const isWithin = use < uses.length && uses[use].match.firstToken <= to;
+      (isWithin ? within : apart)[at] = true;
+    }
+    for (let at = 0; at < stems.length; at++) if (within[at] && !apart[at]) bound[at] += 1;
+    from = to;
+  }
+  return bound;
+}
