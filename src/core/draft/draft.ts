@@ -93,6 +93,20 @@ export function linksOf(block: Block): { start: number; end: number; href: strin
   return links.sort((a, b) => a.start - b.start);
 }
 
+/** A stretch of a block's text as a block of its own, with the marks that fall in it. */
+export const partOf = (block: Block, start: number, end: number, id: string): Block => ({
+  ...block,
+  id,
+  text: block.text.slice(start, end),
+  marks: block.marks
+    .filter((mark) => mark.end > start && mark.start < end)
+    .map((mark) => ({
+      ...mark,
+      start: Math.max(mark.start, start) - start,
+      end: Math.min(mark.end, end) - start,
+    })),
+});
+
 const MARK_ORDER: Mark['type'][] = [
   'link',
   'bold',

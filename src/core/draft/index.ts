@@ -6,11 +6,13 @@
  * bytes by its name, over `decode-text` (encodings) and `read-zip` (with limits); what cannot be read is an
  * `UnreadableFile`. Writers: `write-html`, `write-markdown`, `write-docx`, `editor-json`, over `nest`, which turns the
  * list into a tree. `front-matter`
- * reads and writes YAML fields; `faq` finds questions with their answers; `sanitise` decides what markup may stay; `paste` mends pasted structure;
+ * reads and writes YAML fields; `faq` finds questions with their answers; `sanitise` decides what markup may stay; `clipboard`
+ * reads what is pasted, `paste` mends its structure;
  * `take-back` undoes a change and nothing that came since; `compare-drafts` shows what differs.
  */
 
 export { cleanDraft, cleanFields } from './clean-draft.ts';
+export { type ReadClipboard, readClipboard } from './clipboard/read-clipboard.ts';
 export { type ComparedPiece, type ComparedRow, compareDrafts, compareTexts } from './compare-drafts.ts';
 export { decodeText } from './decode-text.ts';
 export {
@@ -25,6 +27,7 @@ export {
   type Mark,
   type NextId,
   type Picture,
+  partOf,
   tidyMarks,
 } from './draft.ts';
 export { draftLanguage, openingText } from './draft-language.ts';
@@ -38,7 +41,7 @@ export {
 } from './editor-json.ts';
 export { type FaqEntry, faqEntries, isFaqHeading } from './faq.ts';
 export { instantOf, lastSegment } from './head-fields.ts';
-export { type CleanedPaste, cleanPaste, looksLikeMarkdown, markupAccount } from './paste.ts';
+export { type CleanedPaste, cleanPaste } from './paste.ts';
 export { emptyFields, type PostDocument, type PostFields, STATUSES, type Status } from './post-fields.ts';
 export { readArticle } from './read-article.ts';
 export { type FileFormat, formatOfName, type ReadPost, readPostFile } from './read-file.ts';

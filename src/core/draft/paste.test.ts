@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { cleanPaste, looksLikeMarkdown, markupAccount, readHtml } from './index.ts';
+import { looksLikeMarkdown } from './clipboard/markdown-likeness.ts';
+import { cleanPaste, readClipboard, readHtml } from './index.ts';
 
 const MESS = `<p class="MsoNormal"><b style="font-weight:normal"><span style="color:red">Before we start</span></b></p><p>&nbsp;</p><p><o:p></o:p></p>
 <h1>Riding the marsh</h1><p>One.</p><h4>Too deep</h4><p>Two.</p><p><b>Tools to carry</b></p><p>Three.</p><h1>Later</h1><p><strong>This is a whole sentence in bold.</strong></p>`;
@@ -32,7 +33,11 @@ describe('a messy paste', () => {
       '1 skipped heading level mended',
       '1 bold line made a heading',
     ]);
-    expect(markupAccount(MESS)).toEqual(['2 empty paragraphs', '2 inline styles', '2 stray spans']);
+    expect(readClipboard({ html: MESS, text: '' })?.tidied).toEqual([
+      '2 inline styles',
+      '2 stray spans',
+      '2 empty paragraphs',
+    ]);
   });
   it('keeps every word', () =>
     expect(

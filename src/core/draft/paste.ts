@@ -13,25 +13,6 @@ const MOST_HEADING_WORDS = 12;
 
 const many = (n: number, one: string, more = `${one}s`) => `${n} ${n === 1 ? one : more}`;
 
-const matches = (text: string, pattern: RegExp) => text.match(pattern)?.length ?? 0;
-
-// Bounded: what is pasted may be one mark a hundred thousand times.
-
-/** What the readers leave behind of a word processor's markup, in words. */
-export function markupAccount(html: string): string[] {
-  const empty = matches(
-    html,
-    /<p\b[^<>]*>(?:\s|&nbsp;|<br ?\/?>|<\/?(?:span|o:p|b|i|font)\b[^<>]*>)*<\/p>/gi,
-  );
-  const styles = matches(html, /<(?!html|body|meta)[a-z0-9:]{1,40}\b[^<>]*\sstyle\s?=/gi);
-  const spans = matches(html, /<(?:span|font|o:p)\b/gi);
-  return [
-    ...(empty ? [many(empty, 'empty paragraph')] : []),
-    ...(styles ? [many(styles, 'inline style')] : []),
-    ...(spans ? [many(spans, 'stray span')] : []),
-  ];
-}
-
 /** True for a paragraph by itself that is bold from end to end and short: a heading in disguise. */
 function isBoldLine(block: Block, next: Block | undefined): boolean {
   if (block.kind !== 'paragraph' || block.path.length || block.text === '' || block.text.includes('\n'))
@@ -96,10 +77,3 @@ export function cleanPaste(draft: Draft, titleIsEmpty: boolean): CleanedPaste {
     ],
   };
 }
-
-/** True for plain text that is written in Markdown: headings, lists or links of it. */
-export const looksLikeMarkdown = (text: string): boolean =>
-  /^#{1,6} \S/m.test(text) ||
-  /\[[^[\]\n]{1,300}\]\([^()\s]{1,300}\)/.test(text) ||
-  matches(text, /^(?:[-*+]|\d+\.) \S/gm) > 1 ||
-  /\*\*[^\s*][^*\n]{0,300}\*\*/.test(text);

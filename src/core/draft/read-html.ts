@@ -189,27 +189,61 @@ const isPermalink = (el: Element): boolean =>
   (attribute(el, 'href') ?? '').startsWith('#') &&
   findElement(el, (inner) => inner.tagName === 'img') === null;
 
-/** Spans that carry their format as a style (word processors write these). */
+/** Formats that a span may carry as its style. Underlined links are links. */
+const STYLES: readonly [RegExp, InlineMark][] = [
+  [/font-weight:\s*(?:bold|[6-9]00)/, 'bold'],
+  [/font-style:\s*italic/, 'italic'],
+  [/text-decoration(?:-line)?:[^;]{0,40}line-through/, 'strike'],
+  [/vertical-align:\s*super/, 'superscript'],
+  [/vertical-align:\s*sub(?:;|$)/, 'subscript'],
+];
+
+/** Spans that carry their format as a style (word processors and editors in pages write these). */
 function styled(el: Element, out: BlockCollector, inner: () => void): void {
-  const style = el.tagName === 'span' ? (attribute(el, 'style') ?? '') : '';
-  const bold = /font-weight:\s*(?:bold|[6-9]00)/.test(style);
-  const italic = /font-style:\s*italic/.test(style);
-  const read = italic ? () => out.mark('italic', inner) : inner;
-  if (bold) out.mark('bold', read);
-  else read();
+  const style = el.tagName === 'span' ? (attribute(el, 'style') ?? '').toLowerCase() : '';
+  let read = inner;
+  if (style !== '')
+    for (const [pattern, mark] of STYLES)
+      if (pattern.test(style)) {
+        const within = read;
+        read = () => out.mark(mark, within);
+      }
+  read();
 }
 
-/** Text straight inside a list is an item of its own. */
+const isList = (node: ElementContent): node is Element =>
+  node.type === 'element' && (node.tagName === 'ul' || node.tagName === 'ol');
+
+/** An item without words of its own, there only to set a list in. */
+const onlySetsIn = (item: Element): boolean =>
+  item.children.some(isList) &&
+  item.children.every(
+    (child) =>
+      isList(child) || child.type === 'comment' || (child.type === 'text' && child.value.trim() === ''),
+  );
+
+/**
+ * The items of a list, each with the lists that belong to it: those within it, and those that stand after it straight in
+ * the list or in an item of their own. Text straight inside a list is an item of its own.
+ */
 function listItems(el: Element, out: BlockCollector, drop: boolean): void {
+  const items: ElementContent[][] = [];
   for (const child of el.children) {
-    if (child.type === 'element' && child.tagName === 'li') element(child, out, drop);
-    else if (child.type === 'element' || (child.type === 'text' && child.value.trim() !== '')) {
-      out.container(
-        (key) => ({ type: 'item', key }),
-        () => walk([child as RootContent], out, drop),
-      );
-    }
+    const last = items.at(-1);
+    if (last && isList(child)) last.push(child);
+    else if (last && child.type === 'element' && child.tagName === 'li' && onlySetsIn(child))
+      last.push(...child.children);
+    else if (child.type === 'element' || (child.type === 'text' && child.value.trim() !== ''))
+      items.push([child]);
   }
+  for (const [first, ...below] of items)
+    out.container(
+      (key) => ({ type: 'item', key }),
+      () => {
+        const own = first.type === 'element' && first.tagName === 'li' ? first.children : [first];
+        walk([...own, ...below] as RootContent[], out, drop);
+      },
+    );
 }
 
 function table(el: Element, out: BlockCollector, drop: boolean): void {

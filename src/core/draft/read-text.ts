@@ -2,7 +2,7 @@ import { countingIds, type NextId } from './draft.ts';
 import { emptyFields, type PostDocument } from './post-fields.ts';
 
 /** Lines that begin something of their own: a point of a list, a line set in, a quoted line. */
-const OWN_LINE = /\n(?=[ \t]*(?:[-*+•·‣–>]|\d{1,3}[.)])[ \t])/;
+const OWN_LINE = /\n(?=[ \t]*(?:[-*+•·◦▪▫■□●○⁃‣–>]|\d{1,3}[.)])[ \t])/;
 
 /**
  * Reads plain text: what stands between blank lines is one paragraph. Lines were broken to fit a width, so a line end

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { toast } from 'sonner';
 import { storageProblem } from '../data/storage.ts';
 
@@ -18,11 +19,12 @@ export async function undo(takeBack: TakeBack): Promise<void> {
   }
 }
 
-/** Says what was done, with its way back for some seconds. */
-export function offerUndo(said: string, takeBack: TakeBack, duration = 12_000): void {
+/** Says what was done, with its way back for some seconds; with the id of one that is shown, in its place. */
+export function offerUndo(said: ReactNode, takeBack: TakeBack, duration = 12_000, id?: string): void {
   let taken = false;
   toast(said, {
     duration,
+    ...(id === undefined ? {} : { id }),
     action: {
       label: 'Undo',
       onClick: () => {

@@ -1,4 +1,4 @@
-import type { Block } from '../../draft/index.ts';
+import { type Block, partOf } from '../../draft/index.ts';
 import { plainWords } from '../../language/index.ts';
 
 /** An enumeration after a colon: what leads to it, its items, and what stands after it in the paragraph. */
@@ -60,23 +60,14 @@ export function enumerationIn(text: string): Enumeration | null {
 
 /** A paragraph with its enumeration as a list of points. */
 export function listOf(block: Block, { lead, items, rest }: Enumeration): Block[] {
-  const part = (id: string, start: number, end: number, path: Block['path'], capital = false): Block => ({
-    ...block,
-    id,
-    path,
+  const part = (id: string, start: number, end: number, path: Block['path'], capital = false): Block => {
+    const cut = { ...partOf(block, start, end, id), path };
     // Code stands as it is written.
-    text:
-      capital && !block.marks.some((mark) => mark.type === 'code' && mark.start <= start && mark.end > start)
-        ? block.text.charAt(start).toUpperCase() + block.text.slice(start + 1, end)
-        : block.text.slice(start, end),
-    marks: block.marks
-      .filter((mark) => mark.end > start && mark.start < end)
-      .map((mark) => ({
-        ...mark,
-        start: Math.max(mark.start, start) - start,
-        end: Math.min(mark.end, end) - start,
-      })),
-  });
+    const isCode = block.marks.some(
+      (mark) => mark.type === 'code' && mark.start <= start && mark.end > start,
+    );
+    return capital && !isCode ? { ...cut, text: cut.text.charAt(0).toUpperCase() + cut.text.slice(1) } : cut;
+  };
   const key = `${block.id}-i1`;
   const points = items.map(({ start, end }, at) =>
     part(

@@ -2,22 +2,22 @@ import type { Editor } from '@tiptap/core';
 import { closeHistory } from '@tiptap/pm/history';
 import { Fragment, Slice } from '@tiptap/pm/model';
 import type { EditorProps, EditorView } from '@tiptap/pm/view';
+import { createElement } from 'react';
 import { toast } from 'sonner';
 import {
   cleanPaste,
   type Draft,
-  looksLikeMarkdown,
-  markupAccount,
-  readHtml,
-  readMarkdown,
+  type ReadClipboard,
+  readClipboard,
   UnreadableFile,
   writeEditor,
 } from '../../../../../core/draft/index.ts';
 import { attempt } from '../../../../state/attempt.ts';
 import type { PostSession } from '../../../../state/post/post-session.ts';
-import { offerUndo } from '../../../../state/undo.ts';
+import { offerUndo, type TakeBack } from '../../../../state/undo.ts';
 import { insertPictures } from '../pictures/insert-pictures.ts';
 import { belowSelectedBlock } from '../pictures/place-pictures.ts';
+import { isLong, PasteAccount } from './paste-account.tsx';
 
 /** What the editor itself never puts on the clipboard. */
 const FORGED =
@@ -50,11 +50,8 @@ export function pasteHandlers(
     if (html.includes('data-pm-slice') && !FORGED.test(html)) return false;
     if (view.state.selection.$from.parent.type.name === 'codeBlock') return false;
     try {
-      if (html) return pasteDraft(session, view, readHtml(html, nextId).draft, markupAccount(html));
-      if (looksLikeMarkdown(text))
-        return pasteDraft(session, view, readMarkdown(text, nextId).draft, [
-          'Markdown read as text with headings, lists and links',
-        ]);
+      const read = readClipboard({ html, text }, nextId);
+      if (read) return pasteDraft(session, view, read);
     } catch (error) {
       if (!(error instanceof UnreadableFile)) throw error;
       toast.error(`What you pasted ${error.message}`, { duration: 12_000 });
@@ -105,7 +102,11 @@ function betweenBlocks(view: EditorView, { clientX, clientY }: DragEvent): numbe
   return clientY < top + height / 2 ? $at.before() : $at.after();
 }
 
-function pasteDraft(session: PostSession, view: EditorView, pasted: Draft, account: string[]): boolean {
+function pasteDraft(
+  session: PostSession,
+  view: EditorView,
+  { draft: pasted, account, tidied, chatter }: ReadClipboard,
+): boolean {
   const { draft, title, account: mended } = cleanPaste(pasted, session.document.fields.title.trim() === '');
   if (draft.blocks.length === 0 && title === null) return false;
   const content = view.state.schema.nodeFromJSON(writeEditor(draft, nextId)).content;
@@ -131,7 +132,44 @@ function pasteDraft(session: PostSession, view: EditorView, pasted: Draft, accou
     view.dispatch(closeHistory(tr.scrollIntoView().setMeta('paste', true)));
     if (title !== null) session.setFields({ title });
   });
-  const cleaned = [...account, ...mended];
-  if (cleaned.length) offerUndo(`Cleaned: ${cleaned.join(', ')}.`, takeBack);
+  const cleaned = [...account, ...mended, ...tidied];
+  if (cleaned.length) tellAccount(cleaned, takeBack);
+  if (chatter.length > 0) offerWithout(session, draft, chatter);
   return true;
+}
+
+/** Tells what was cleaned, with the way back; where it is much, in one line that opens. */
+function tellAccount(phrases: readonly string[], takeBack: TakeBack): void {
+  const id = crypto.randomUUID();
+  const tell = (open: boolean): void => {
+    const said = createElement(PasteAccount, { phrases, open, onOpen: tell });
+    // What was opened is being read.
+    offerUndo(said, takeBack, open ? Number.POSITIVE_INFINITY : isLong(phrases) ? 20_000 : 12_000, id);
+  };
+  tell(false);
+}
+
+/** Offers to take lines out that a chat said to whoever asked it. */
+function offerWithout(session: PostSession, { blocks }: Draft, ids: readonly string[]): void {
+  const lines = blocks.filter(({ id }) => ids.includes(id));
+  if (lines.length === 0) return;
+  const quoted = lines
+    .map(({ text }) => `“${text.length > 50 ? `${text.slice(0, 50)}…` : text}”`)
+    .join(' and ');
+  const them = lines.length === 1 ? 'it' : 'them';
+  toast(`${quoted}: said to you, not to your readers.`, {
+    duration: 20_000,
+    action: {
+      label: `Take ${them} out`,
+      onClick: () => {
+        // Only lines that still say so.
+        const left = session.document.draft.blocks.filter(({ id, text }) =>
+          lines.some((line) => line.id === id && line.text === text),
+        );
+        if (left.length === 0) return;
+        const takeBack = session.apply(left.map(({ id }) => ({ kind: 'remove-block', blockId: id })));
+        offerUndo(`${left.length === 1 ? 'A line is' : `${left.length} lines are`} out.`, takeBack);
+      },
+    },
+  });
 }
