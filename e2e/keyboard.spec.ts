@@ -1,6 +1,5 @@
-import { readFileSync } from 'node:fs';
 import { expect, type Locator, type Page, test } from '@playwright/test';
-import { saved } from './steps/writer.ts';
+import { downloaded, saved } from './steps/writer.ts';
 
 /** Presses Tab until something has the focus, as a person without a mouse does. */
 async function tabTo(page: Page, wanted: Locator, most = 90): Promise<void> {
@@ -54,8 +53,8 @@ test('from the list of posts to an export without a mouse', async ({ page }) => 
     const markdown = page.getByRole('group', { name: 'Export' }).getByRole('button', { name: 'Markdown' });
     await expect(markdown).toBeVisible();
     await tabTo(page, markdown);
-    const [file] = await Promise.all([page.waitForEvent('download'), page.keyboard.press('Enter')]);
-    expect(readFileSync(await file.path(), 'utf8')).toContain('Written by keys.');
+    const { text } = await downloaded(page, () => page.keyboard.press('Enter'));
+    expect(text).toContain('Written by keys.');
   });
 });
 

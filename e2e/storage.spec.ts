@@ -46,11 +46,11 @@ test('a window that refuses storage says so; work goes on in memory and can be e
   await page.getByRole('link', { name: 'Posts', exact: true }).click();
   await page.getByRole('table', { name: 'Posts' }).getByRole('link', { name: TITLE }).click();
   await expect(draft(page)).toContainText('Kept in memory.');
-  const { name, text } = await downloaded(page, () =>
+  const { name, files } = await downloaded(page, () =>
     page.getByRole('button', { name: 'Save a backup' }).click(),
   );
   expect(name).toMatch(/backup\.zip$/);
-  expect(text.startsWith('PK')).toBe(true);
+  expect(files.length).toBeGreaterThan(1);
 });
 
 test('full storage is told in words, the text can be saved as a file, and saving goes on once there is room', async ({

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, type Locator, type Page, test } from '@playwright/test';
@@ -118,13 +118,13 @@ test('a study on the command line judges as the screen does; run again it tells 
   expect(name).toBe('study-fix-a-flat-bike-tyre.json');
   await goTo(page, 'Release');
   await saved(page);
-  const { file: post } = await downloaded(page, () => page.getByRole('button', { name: 'Markdown' }).click());
+  const { text: post } = await downloaded(page, () => page.getByRole('button', { name: 'Markdown' }).click());
   const { text: report } = await downloaded(page, () =>
     page.getByRole('button', { name: 'Score report' }).click(),
   );
   const folder = mkdtempSync(join(tmpdir(), 'study-'));
   writeFileSync(join(folder, 'study.json'), text);
-  writeFileSync(join(folder, 'post.md'), readFileSync(await post.path(), 'utf8'));
+  writeFileSync(join(folder, 'post.md'), post);
   const cli = JSON.parse(
     execFileSync(
       process.execPath,

@@ -1,4 +1,6 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
+import { unzipSync } from 'fflate';
 import { downloaded, goTo, openPost, openPosts, paste, saved } from './steps/writer.ts';
 
 const PNG = Buffer.from(
@@ -195,7 +197,9 @@ test('Release gives Markdown and HTML of the post', async ({ page }) => {
   ).toContainText('px');
   const group = page.getByRole('group', { name: 'Export' });
   const md = await downloaded(page, () => group.getByRole('button', { name: 'Markdown' }).click());
-  expect(md.name).toBe('touring-tyre-pressure.md');
+  expect(md.name).toBe('touring-tyre-pressure.zip');
+  expect(md.files[0]).toMatch(/^media\/touring-tyre-pressure[\w-]*\.webp$/);
+  expect(md.files.at(-1)).toBe('touring-tyre-pressure.md');
   expect(md.text).toMatch(/^---\ntitle: "?Touring tyre pressure/);
   expect(md.text).toContain('| 80 kg');
   const html = await downloaded(page, () => group.getByRole('button', { name: 'HTML' }).click());
@@ -203,6 +207,15 @@ test('Release gives Markdown and HTML of the post', async ({ page }) => {
     '<title>Touring tyre pressure: less than you think | Saltmarsh Wheelworks</title>',
   );
   expect(html.text).not.toContain('style=');
+  expect(html.text).toContain('<meta name="dune-sparrow:keyword" content="touring tyre pressure">');
   await page.getByLabel('Status').selectOption('In review');
   await expect(page.getByText(/In review · /)).toBeVisible();
+});
+
+test('a .docx shows pictures that word processors do not read', async ({ page }) => {
+  await openPost(page, /Bike tour packing list/);
+  await goTo(page, 'Release');
+  const { file } = await downloaded(page, () => page.getByRole('button', { name: '.docx' }).click());
+  const parts = Object.keys(unzipSync(readFileSync(await file.path())));
+  expect(parts.filter((path) => /^word\/media\/./.test(path))).toEqual([expect.stringMatching(/\.png$/)]);
 });

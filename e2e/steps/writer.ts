@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { type Download, expect, type Locator, type Page } from '@playwright/test';
+import { strFromU8, unzipSync } from 'fflate';
 
 /** Opens the list of posts and waits until every post has its score. */
 export async function openPosts(page: Page): Promise<Locator> {
@@ -77,11 +78,22 @@ export async function paste(page: Page, html: string, text = ''): Promise<void> 
 /** Waits until everything written so far is kept. */
 export const saved = (page: Page): Promise<void> => expect(page.getByText(/words? · saved/)).toBeVisible();
 
+interface Downloaded {
+  name: string;
+  /** The file; of a zip the post in it. */
+  text: string;
+  /** Names of the files in a zip. */
+  files: string[];
+  file: Download;
+}
+
 /** What a pressed button hands to the reader, as text. */
-export async function downloaded(
-  page: Page,
-  press: () => Promise<void>,
-): Promise<{ name: string; text: string; file: Download }> {
+export async function downloaded(page: Page, press: () => Promise<void>): Promise<Downloaded> {
   const [file] = await Promise.all([page.waitForEvent('download'), press()]);
-  return { name: file.suggestedFilename(), text: readFileSync(await file.path(), 'utf8'), file };
+  const name = file.suggestedFilename();
+  const bytes = readFileSync(await file.path());
+  if (!name.endsWith('.zip')) return { name, text: bytes.toString('utf8'), files: [], file };
+  const files = unzipSync(bytes);
+  const post = Object.keys(files).find((path) => /^[^/]+\.(?:md|html)$/.test(path));
+  return { name, text: post ? strFromU8(files[post]) : '', files: Object.keys(files).sort(), file };
 }

@@ -7,6 +7,7 @@ import {
   emptyFields,
   formatOfName,
   linksOf,
+  type PostFields,
   readEditor,
   readHtml,
   readMarkdown,
@@ -72,6 +73,45 @@ describe('a page of HTML', () => {
     const again = readHtml(writeHtmlPage({ fields, draft }, fields.metaTitle));
     expect(outline(again.draft)).toEqual(outline(draft));
     expect(again.fields).toEqual(fields);
+  });
+});
+
+describe('a post that goes out as a page and comes back', () => {
+  const fields = {
+    ...emptyFields(),
+    title: 'Tide table cycling',
+    metaDescription: 'When the causeway is dry.',
+    slug: 'tides-by-bike',
+    canonical: 'https://saltmarsh.example/journal/tide-table-cycling',
+    excerpt: 'Two hours on either side.',
+    keyword: 'tide table',
+    supporting: ['dry causeway', 'low water, "spring"'],
+    language: 'en-GB',
+    date: '2026-03-01T08:00:00Z',
+    updated: '2026-04-01T08:00:00Z',
+    author: 'Mags Oden',
+    category: 'Routes',
+    categories: ['Routes', 'Tides'],
+    tags: ['bike', 'sea'],
+    image: 'media/causeway.webp',
+  };
+  const draft = readMarkdown('The causeway is dry.\n\n![Causeway](media/causeway.webp)').draft;
+  it.each<[string, Partial<PostFields>]>([
+    ['with its title through the pattern of the site', {}],
+    ['with a meta title of its own', { metaTitle: 'Tide tables by bike' }],
+    ['with a featured picture that is described', { imageAlt: 'A causeway at dusk' }],
+    ['with one that is there for ornament', { imageAlt: '' }],
+  ])('has every field %s, and no picture more', (_, some) => {
+    const sent = { ...fields, ...some };
+    const page = writeHtmlPage({ fields: sent, draft }, `${sent.metaTitle || sent.title} | Saltmarsh`);
+    expect(page).toContain(' | Saltmarsh</title>');
+    const back = readHtml(page);
+    expect(back.fields).toEqual(sent);
+    expect(outline(back.draft)).toEqual(['|heading1|Tide table cycling', ...outline(draft)]);
+  });
+  it('tells readers nothing of the brief', () => {
+    const page = writeHtmlPage({ fields: { ...fields, goal: 'More rentals', nextStep: 'Rent' }, draft }, 'T');
+    expect(page).not.toMatch(/More rentals|Rent</);
   });
 });
 

@@ -6,6 +6,19 @@ import { emptyFields, type PostFields } from './post-fields.ts';
 /** Text on one line. */
 export const collapse = (text: string) => text.replace(/\s+/g, ' ').trim();
 
+/** Names of the `meta` elements in which an exported page keeps what no standard one holds. */
+export const OWN_META = {
+  slug: 'dune-sparrow:slug',
+  keyword: 'dune-sparrow:keyword',
+  supporting: 'dune-sparrow:supporting',
+  excerpt: 'dune-sparrow:excerpt',
+  categories: 'dune-sparrow:category',
+  metaTitle: 'dune-sparrow:meta-title',
+} as const;
+
+/** Class of the figure that shows the featured picture in an exported page. */
+export const FEATURED = 'featured';
+
 /** The last segment of an address's path, decoded; empty where there is none. */
 export function lastSegment(address: string): string {
   const path = address.replace(/^[a-z]+:\/\/[^/]*/i, '').replace(/[?#].*$/, '');
@@ -98,7 +111,16 @@ export function headFields(tree: Root): PostFields {
     (el) => el.tagName === 'link' && classNames(el, 'rel').includes('canonical'),
   );
   fields.canonical = canonical ? (attribute(canonical, 'href') ?? '') : '';
-  fields.slug = lastSegment(fields.canonical);
+  fields.slug = first(OWN_META.slug) || lastSegment(fields.canonical);
+  fields.keyword = first(OWN_META.keyword);
+  fields.supporting = metaContents(head, OWN_META.supporting);
+  fields.excerpt = first(OWN_META.excerpt);
+  fields.categories = metaContents(head, OWN_META.categories);
+  const bare = findElement(
+    head,
+    (el) => el.tagName === 'meta' && attribute(el, 'name') === OWN_META.metaTitle,
+  );
+  if (bare) fields.metaTitle = collapse(attribute(bare, 'content') ?? '');
   const data = articleData(tree);
   const marked = findElement(tree, (el) => el.tagName === 'time' && attribute(el, 'dateTime') !== undefined);
   fields.image = first('og:image') || textIn(data['image']);

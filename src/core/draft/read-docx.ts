@@ -1,7 +1,12 @@
 import { zipSync } from 'fflate';
+import type { Element, Root } from 'hast';
+import { DIVIDER, HEADER_CELL, INLINE_CODE } from './docx-styles.ts';
 import { countingIds, type NextId } from './draft.ts';
+import { elementsIn, isBetween, make } from './hast-changing.ts';
+import { classNames, findElement, textOf } from './hast-reading.ts';
+import { parsePiece } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
-import { readHtml } from './read-html.ts';
+import { documentFromTree } from './read-html.ts';
 import { readZip } from './read-zip.ts';
 import { UnreadableFile } from './unreadable.ts';
 
@@ -17,6 +22,10 @@ export interface ReadDocx extends PostDocument {
 const MOST_TEXT = 30_000_000;
 const LIMITS = { files: 5000, bytes: 300_000_000 };
 
+/** Classes by which paragraphs are known between the two steps of reading. */
+const CAPTION = 'caption';
+const HEADER = 'header-cell';
+
 /** Plain structure by style; with a title in its own style, the first level of headings stands below it. */
 const styleMap = (hasTitle: boolean): string[] => [
   ...(hasTitle
@@ -29,7 +38,10 @@ const styleMap = (hasTitle: boolean): string[] => [
   "p[style-name='Quote'] => blockquote:fresh > p:fresh",
   "p[style-name='Intense Quote'] => blockquote:fresh > p:fresh",
   "p[style-name='Code'] => pre:separator('\\n')",
-  "p[style-name='Caption'] => p:fresh",
+  `p[style-name='Caption'] => p.${CAPTION}:fresh`,
+  `p[style-name='${DIVIDER}'] => hr:fresh`,
+  `p[style-name='${HEADER_CELL}'] => p.${HEADER}:fresh`,
+  `r[style-name='${INLINE_CODE.name}'] => code`,
   'u => u',
 ];
 
@@ -103,7 +115,9 @@ export async function readDocx(bytes: Uint8Array, nextId: NextId = countingIds()
         : 'cannot be read: its content is damaged. Open it in a word processor and save it again.',
     );
   }
-  const { fields, draft } = readHtml(converted.value, nextId);
+  const tree = parsePiece(converted.value);
+  putRight(tree);
+  const { fields, draft } = documentFromTree(tree, nextId);
   const core = decode(parts.get('docProps/core.xml'));
   fields.title ||= property(core, 'dc:title');
   fields.metaDescription ||= property(core, 'dc:description');
@@ -126,3 +140,34 @@ export async function readDocx(bytes: Uint8Array, nextId: NextId = countingIds()
     ],
   };
 }
+
+/** Pictures with their captions, header cells: what the package leaves as paragraphs. */
+function putRight(tree: Root): void {
+  for (const { el, parent } of elementsIn(tree)) {
+    if (el.tagName === 'td' && findElement(el, (inner) => classNames(inner).includes(HEADER)))
+      el.tagName = 'th';
+    if (el.tagName === 'br' && parent.type === 'element' && parent.tagName === 'pre')
+      parent.children.splice(parent.children.indexOf(el), 1, { type: 'text', value: '\n' });
+    if (!classNames(el).includes(CAPTION)) continue;
+    const before = previousElement(parent.children, el);
+    const picture = before && isPicture(before) ? before : null;
+    if (!picture) continue;
+    picture.tagName = 'figure';
+    picture.children.push(make('figcaption', el.children));
+    parent.children.splice(parent.children.indexOf(el), 1);
+  }
+}
+
+function previousElement(children: Root['children'], el: Element): Element | null {
+  for (let at = children.indexOf(el) - 1; at >= 0; at--) {
+    const node = children[at];
+    if (node.type === 'element') return node;
+    if (!isBetween(node)) return null;
+  }
+  return null;
+}
+
+const isPicture = (el: Element): boolean =>
+  el.tagName === 'p' &&
+  textOf(el).trim() === '' &&
+  findElement(el, ({ tagName }) => tagName === 'img') !== null;

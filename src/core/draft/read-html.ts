@@ -3,8 +3,8 @@ import { sanitize } from 'hast-util-sanitize';
 import { toHtml } from 'hast-util-to-html';
 import { BlockCollector } from './block-collector.ts';
 import { countingIds, type Draft, type NextId } from './draft.ts';
-import { attribute, childElements, findElement, textOf } from './hast-reading.ts';
-import { collapse, headFields } from './head-fields.ts';
+import { attribute, childElements, classNames, findElement, textOf } from './hast-reading.ts';
+import { collapse, FEATURED, headFields } from './head-fields.ts';
 import { parsePage } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
 import { keptSchema } from './sanitise.ts';
@@ -49,6 +49,12 @@ export function readHtml(html: string, nextId: NextId = countingIds()): PostDocu
 export function documentFromTree(tree: Root, nextId: NextId): PostDocument {
   const fields = headFields(tree);
   const root = bodyOf(tree);
+  const featured = fields.image ? featuredFigure(root, fields.image) : null;
+  if (featured) {
+    fields.imageAlt = attribute(featured.img, 'alt') ?? null;
+    // It is a field, no picture of the text.
+    featured.figure.properties = { ...featured.figure.properties, hidden: true };
+  }
   const isArticle = root.type === 'element' && root.tagName === 'article';
   const draft = readBody(root, nextId, !isArticle);
   const firstH1 = draft.blocks.find(
@@ -63,6 +69,13 @@ export function documentFromTree(tree: Root, nextId: NextId): PostDocument {
     firstH1.marks = [];
   }
   return { fields, draft };
+}
+
+/** The figure that a page shows as its featured picture; null where it has none that says so. */
+function featuredFigure(root: Root | Element, src: string): { figure: Element; img: Element } | null {
+  const figure = findElement(root, (el) => el.tagName === 'figure' && classNames(el).includes(FEATURED));
+  const img = figure && findElement(figure, (el) => el.tagName === 'img' && attribute(el, 'src') === src);
+  return figure && img ? { figure, img } : null;
 }
 
 /** A heading that only counts or names the kind of its page: "12.3", "Chapter 4", "NAME". */

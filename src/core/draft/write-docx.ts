@@ -1,5 +1,6 @@
 import type { IImageOptions, IParagraphOptions, ParagraphChild } from 'docx';
 import { imageSize } from 'image-size';
+import { DIVIDER, HEADER_CELL, INLINE_CODE } from './docx-styles.ts';
 import type { Block, Draft } from './draft.ts';
 import { type Nested, nest, runsOf } from './nest.ts';
 import type { PostDocument } from './post-fields.ts';
@@ -24,6 +25,8 @@ class Writer {
   readonly numberings: { reference: string; start: number }[] = [];
   /** Pictures that are named instead of shown: of a kind that word processors do not read, or not at hand. */
   readonly left: string[] = [];
+  /** What the format has nothing for, in words. */
+  readonly lost = new Set<string>();
 
   constructor(
     private readonly docx: Docx,
@@ -60,16 +63,24 @@ class Writer {
 
   private block(block: Block, options: IParagraphOptions): Part[] {
     const { Paragraph, TextRun } = this.docx;
-    if (block.kind === 'divider') return [new Paragraph({ ...options, thematicBreak: true })];
+    for (const what of lostIn(block)) this.lost.add(what);
+    if (block.kind === 'divider') return [new Paragraph({ ...options, style: DIVIDER, thematicBreak: true })];
     if (block.kind === 'image') return this.picture(block, options);
     if (block.kind === 'kept')
       return (block.embeds ?? []).map(
         (address) => new Paragraph({ ...options, children: [this.link(address, [new TextRun(address)])] }),
       );
+    // One paragraph with line breaks: empty paragraphs would be lost on the way in.
     if (block.kind === 'code')
-      return block.text
-        .split('\n')
-        .map((line) => new Paragraph({ ...options, style: 'Code', children: [new TextRun(line)] }));
+      return [
+        new Paragraph({
+          ...options,
+          style: 'Code',
+          children: block.text
+            .split('\n')
+            .map((line, at) => new TextRun({ text: line, ...(at > 0 ? { break: 1 } : {}) })),
+        }),
+      ];
     const heading =
       block.kind === 'heading'
         ? { heading: `Heading${block.level ?? 2}` as IParagraphOptions['heading'] }
@@ -95,8 +106,7 @@ class Writer {
         strike: has('strike') || undefined,
         superScript: has('superscript') || undefined,
         subScript: has('subscript') || undefined,
-        font: has('code') ? 'Courier New' : undefined,
-        style: has('link') ? 'Hyperlink' : undefined,
+        style: has('code') ? INLINE_CODE.id : has('link') ? 'Hyperlink' : undefined,
       });
       const href = marks.find((mark) => mark.type === 'link')?.href;
       if (href !== address) close();
@@ -111,10 +121,15 @@ class Writer {
     return new this.docx.ExternalHyperlink({ link: address, children });
   }
 
-  private picture(block: Block, options: IParagraphOptions): Part[] {
+  private picture(block: Block, given: IParagraphOptions): Part[] {
     const { Paragraph, TextRun } = this.docx;
+    // A picture and its caption stand together, outside of a quote.
+    const { style, ...rest } = given;
+    const options: IParagraphOptions = style === 'Quote' ? rest : given;
     const { src, alt, width: shown, link } = block.image!;
-    const caption = block.text ? [new Paragraph({ style: 'Caption', children: this.runs(block) })] : [];
+    const caption = block.text
+      ? [new Paragraph({ ...options, style: 'Caption', children: this.runs(block) })]
+      : [];
     const run = this.imageRun(src, alt ?? '', shown);
     if (!run) {
       this.left.push(src);
@@ -146,19 +161,21 @@ class Writer {
   private table(rows: Nested[]): Part {
     const { Table, TableRow, TableCell, Paragraph, WidthType } = this.docx;
     const cellsOf = (row: Nested) => ('block' in row ? [row] : row.children);
+    const isHeader = (row: Nested) =>
+      cellsOf(row).every(
+        (cell) => !('block' in cell) && cell.container.type === 'cell' && cell.container.header,
+      );
     return new Table({
       width: { size: 100, type: WidthType.PERCENTAGE },
       rows: rows.map(
         (row, at) =>
           new TableRow({
-            tableHeader:
-              at === 0 &&
-              cellsOf(row).every(
-                (cell) => !('block' in cell) && cell.container.type === 'cell' && cell.container.header,
-              ),
+            // Left out where it is none: readers take the element itself for a yes.
+            ...(at === 0 && isHeader(row) ? { tableHeader: true } : {}),
             children: cellsOf(row).map((cell) => {
               const shape = 'block' in cell || cell.container.type !== 'cell' ? null : cell.container;
-              const children = this.parts('block' in cell ? [cell] : cell.children);
+              const style = shape?.header ? { style: HEADER_CELL } : {};
+              const children = this.parts('block' in cell ? [cell] : cell.children, style);
               return new TableCell({
                 columnSpan: shape?.colspan,
                 rowSpan: shape?.rowspan,
@@ -172,17 +189,33 @@ class Writer {
   }
 }
 
+/** What of a block a word processor has nothing for. */
+function lostIn({ kind, path, marks, image, language, embeds }: Block): string[] {
+  return [
+    ...(image && (image.side || image.enlarge) ? ['how pictures stand beside the text'] : []),
+    ...(language ? ['the language of code'] : []),
+    ...(kind === 'kept'
+      ? [embeds?.length ? 'players (their addresses stand in the text)' : 'markup that was kept as it is']
+      : []),
+    ...(kind !== 'paragraph' && path.some(({ type }) => type === 'quote')
+      ? ['quotes around anything but paragraphs']
+      : []),
+    ...(marks.some(({ title }) => title) ? ['titles of links'] : []),
+  ];
+}
+
 const titled = ({ blocks }: Draft, title: string) =>
   blocks.some((block) => block.kind === 'heading' && block.level === 1 && block.text === title);
 
 /**
  * A post as a .docx file with the styles of any word processor: its title first, then the body; pictures by the
- * address under which the draft names them. `left` are the pictures that are named in the text instead of shown.
+ * address under which the draft names them. `left` are the pictures that are named in the text instead of shown, `lost`
+ * says what else the format cannot hold.
  */
 export async function writeDocx(
   { fields, draft }: PostDocument,
   pictures: ReadonlyMap<string, Uint8Array>,
-): Promise<{ bytes: Uint8Array<ArrayBuffer>; left: string[] }> {
+): Promise<{ bytes: Uint8Array<ArrayBuffer>; left: string[]; lost: string[] }> {
   const docx = await import('docx');
   const { Document, Packer, Paragraph, LevelFormat, AlignmentType } = docx;
   const writer = new Writer(docx, pictures);
@@ -213,8 +246,11 @@ export async function writeDocx(
           paragraph: { indent: { left: 720 } },
         },
         { id: 'Code', name: 'Code', basedOn: 'Normal', run: { font: 'Courier New' } },
+        { id: DIVIDER, name: DIVIDER, basedOn: 'Normal' },
+        { id: HEADER_CELL, name: HEADER_CELL, basedOn: 'Normal', run: { bold: true } },
         { id: 'Caption', name: 'Caption', basedOn: 'Normal', run: { italics: true } },
       ],
+      characterStyles: [{ ...INLINE_CODE, basedOn: 'DefaultParagraphFont', run: { font: 'Courier New' } }],
     },
     numbering: {
       config: [
@@ -225,5 +261,5 @@ export async function writeDocx(
     sections: [{ children }],
   });
   const packed = await Packer.toArrayBuffer(document);
-  return { bytes: new Uint8Array(packed), left: writer.left };
+  return { bytes: new Uint8Array(packed), left: writer.left, lost: [...writer.lost] };
 }

@@ -2,6 +2,7 @@ import type { Element, ElementContent, Root } from 'hast';
 import { toHtml } from 'hast-util-to-html';
 import type { Block, Draft, Mark } from './draft.ts';
 import { faqData, faqEntries } from './faq.ts';
+import { FEATURED, OWN_META } from './head-fields.ts';
 import { type Inline, inlineTree, type Nested, nest } from './nest.ts';
 import { parsePiece } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
@@ -96,14 +97,20 @@ export function writeHtml(draft: Draft): string {
 
 /**
  * A post as a whole page: head with title, description, canonical address and language, an article with its title;
- * questions with answers at its end are stated as structured data too.
+ * questions with answers at its end are stated as structured data too. What no standard element holds (slug, keywords,
+ * excerpt, the meta title without the site's pattern) stands in `meta` elements of our own, so that it can be read back;
+ * what the brief asks for stays out of a page that goes to readers.
  */
 export function writeHtmlPage({ fields, draft }: PostDocument, metaTitle: string): string {
   const titled = draft.blocks.some(
     (block) => block.kind === 'heading' && block.level === 1 && block.text === fields.title,
   );
-  const meta = (name: string, content: string) =>
-    content ? [textNode('\n  '), el('meta', { name, content }, [])] : [];
+  const line = (node: Element) => [textNode('\n  '), node];
+  const meta = (name: string, content: string) => (content ? line(el('meta', { name, content }, [])) : []);
+  const property = (name: string, content: string) =>
+    content ? line(el('meta', { property: name, content }, [])) : [];
+  const own = (name: keyof typeof OWN_META, contents: readonly string[]) =>
+    contents.flatMap((content) => meta(OWN_META[name], content));
   const faq = faqEntries(draft);
   const head = el('head', {}, [
     textNode('\n  '),
@@ -111,20 +118,27 @@ export function writeHtmlPage({ fields, draft }: PostDocument, metaTitle: string
     ...(metaTitle ? [textNode('\n  '), el('title', {}, [textNode(metaTitle)])] : []),
     ...meta('description', fields.metaDescription),
     ...meta('author', fields.author),
-    ...(fields.canonical
-      ? [textNode('\n  '), el('link', { rel: ['canonical'], href: fields.canonical }, [])]
-      : []),
-    ...(fields.image
-      ? [textNode('\n  '), el('meta', { property: 'og:image', content: fields.image }, [])]
-      : []),
-    ...(faq.length > 0
-      ? [textNode('\n  '), el('script', { type: 'application/ld+json' }, [textNode(faqData(faq))])]
-      : []),
+    ...(fields.canonical ? line(el('link', { rel: ['canonical'], href: fields.canonical }, [])) : []),
+    ...property('og:image', fields.image),
+    ...property('article:published_time', fields.date),
+    ...property('article:modified_time', fields.updated),
+    ...property('article:section', fields.category),
+    ...fields.tags.flatMap((tag) => property('article:tag', tag)),
+    ...own('slug', [fields.slug]),
+    ...own('keyword', [fields.keyword]),
+    ...own('supporting', fields.supporting),
+    ...own('excerpt', [fields.excerpt]),
+    ...own('categories', fields.categories),
+    // Empty too: it says that the title stands in.
+    ...(metaTitle === fields.metaTitle
+      ? []
+      : line(el('meta', { name: OWN_META.metaTitle, content: fields.metaTitle }, []))),
+    ...(faq.length > 0 ? line(el('script', { type: 'application/ld+json' }, [textNode(faqData(faq))])) : []),
     textNode('\n'),
   ]);
   const featured = fields.image
     ? [
-        el('figure', {}, [
+        el('figure', { className: [FEATURED] }, [
           el('img', { src: fields.image, ...(fields.imageAlt === null ? {} : { alt: fields.imageAlt }) }, []),
         ]),
       ]

@@ -88,8 +88,20 @@ export const jobs = {
     return (await import('../data/export-zip.ts')).exportZip(siteId, ids);
   },
 
-  /** A post as .docx as it stands on the screen, saved or not, with the pictures that had to be named in its text. */
-  async exportDocx(siteId: string, document: PostDocument): Promise<{ file: Blob; left: string[] }> {
+  /** A post that was written as a file, zipped with its pictures; null where it has none. */
+  async zipWithPictures(
+    siteId: string,
+    document: PostDocument,
+    file: { name: string; text: string },
+  ): Promise<Blob | null> {
+    return (await import('../data/export-zip.ts')).zipWithPictures(siteId, document, file);
+  },
+
+  /** A post as .docx as it stands on the screen, saved or not, with what the format could not hold. */
+  async exportDocx(
+    siteId: string,
+    document: PostDocument,
+  ): Promise<{ file: Blob; left: string[]; lost: string[] }> {
     return (await import('../data/export-docx.ts')).exportDocx(siteId, document);
   },
 

@@ -1,7 +1,7 @@
 import type { Element, Root } from 'hast';
+import { elementsIn, isBetween, make, styleOf } from '../hast-changing.ts';
 import { childElements, findElement, textOf } from '../hast-reading.ts';
 import type { Account } from './account.ts';
-import { elementsIn, isBetween, make, styleOf } from './tree.ts';
 
 const rowsOf = (table: Element): Element[] => childElements(table, 'tr', true);
 const cellsOf = (row: Element): Element[] =>

@@ -1,5 +1,5 @@
 import type { Element, ElementContent, Root } from 'hast';
-import { isBetween, make, type Parent } from './tree.ts';
+import { isBetween, make, type Parent } from '../hast-changing.ts';
 
 /** A line that is an item of a list. */
 export interface Item {

@@ -1,5 +1,6 @@
 import type { Root } from 'hast';
 import { type Block, countingIds, type Draft, type NextId } from '../draft.ts';
+import { elementsIn, styleOf } from '../hast-changing.ts';
 import { attribute, classNames, findElement } from '../hast-reading.ts';
 import { parsePage } from '../parse-html.ts';
 import { documentFromTree } from '../read-html.ts';
@@ -11,7 +12,6 @@ import { fromCells } from './cells.ts';
 import { chatterIn } from './chatter.ts';
 import { listedLines, partedAtBreaks } from './lines.ts';
 import { looksLikeMarkdown } from './markdown-likeness.ts';
-import { elementsIn, styleOf } from './tree.ts';
 import { fromWebEditor } from './web-editor.ts';
 import { fromWordProcessor, isWordProcessor } from './word-processor.ts';
 

@@ -1,8 +1,8 @@
 import type { Element, Root } from 'hast';
+import { elementsIn } from '../hast-changing.ts';
 import { attribute, classNames } from '../hast-reading.ts';
 import type { Account } from './account.ts';
 import { gatherLists, type Item } from './nested-lists.ts';
-import { elementsIn } from './tree.ts';
 
 /** Reads the markup of editors in web pages as it is meant: headings by their role or class, lists that come item by item. */
 export function fromWebEditor(tree: Root, account: Account): void {

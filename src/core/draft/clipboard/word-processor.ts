@@ -1,8 +1,8 @@
 import type { Element, Root } from 'hast';
+import { drop, elementsIn, styleOf } from '../hast-changing.ts';
 import { classNames, findElement, textOf } from '../hast-reading.ts';
 import type { Account } from './account.ts';
 import { gatherLists, type Item } from './nested-lists.ts';
-import { drop, elementsIn, styleOf } from './tree.ts';
 
 /** True for markup that a word processor wrote. */
 export const isWordProcessor = (tree: Root): boolean =>

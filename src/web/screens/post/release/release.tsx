@@ -63,23 +63,32 @@ export function Release() {
     );
   };
   const exportDocx = async () => {
-    const { file, left } = await (await jobsWorker()).exportDocx(site.id, session.finished);
+    const { file, left, lost } = await (await jobsWorker()).exportDocx(site.id, session.finished);
     download(`${name}.docx`, file);
-    if (left.length)
-      toast(
-        `${left.length} ${left.length === 1 ? 'picture is' : 'pictures are'} named in the text instead of shown: a word processor reads PNG, JPEG and GIF.`,
-      );
+    const said = [
+      ...(left.length
+        ? [
+            `${left.length} ${left.length === 1 ? 'picture is' : 'pictures are'} named in the text instead of shown.`,
+          ]
+        : []),
+      ...(lost.length ? [`A word processor has nothing for ${listInWords(lost)}.`] : []),
+    ];
+    if (said.length) toast(said.join(' '), { duration: 12_000 });
+  };
+  // With pictures it is a folder, zipped: a file alone would show holes where they stand.
+  const exportText = async (ending: 'md' | 'html', text: string) => {
+    const file = { name: `${name}.${ending}`, text };
+    const zip = await (await jobsWorker()).zipWithPictures(site.id, session.finished, file);
+    if (zip) download(`${name}.zip`, zip);
+    else download(file.name, text, ending === 'md' ? 'text/markdown' : 'text/html');
   };
   const exportHtml = () => {
     const metaTitle = effectiveMetaTitle(fields.metaTitle, fields.title, site.titlePattern, site.name);
-    download(
-      `${name}.html`,
-      writeHtmlPage(
-        { ...session.finished, fields: { ...fields, language: fields.language || site.language } },
-        metaTitle,
-      ),
-      'text/html',
-    );
+    const document = {
+      ...session.finished,
+      fields: { ...fields, language: fields.language || site.language },
+    };
+    return exportText('html', writeHtmlPage(document, metaTitle));
   };
   if (!report) return <Waiting className="m-8 h-56" />;
   const [first] = notesOf(report.criteria);
@@ -123,7 +132,7 @@ export function Release() {
             </p>
           )}
           <div role="group" aria-label="Export" className="flex flex-wrap gap-2">
-            <Button onClick={() => download(`${name}.md`, writeMarkdown(session.finished), 'text/markdown')}>
+            <Button onClick={() => attempt(exportText('md', writeMarkdown(session.finished)))}>
               <FileText size={15} aria-hidden />
               Markdown
             </Button>
@@ -131,7 +140,7 @@ export function Release() {
               <FileType2 size={15} aria-hidden />
               .docx
             </Button>
-            <Button onClick={exportHtml}>
+            <Button onClick={() => attempt(exportHtml())}>
               <FileCode size={15} aria-hidden />
               HTML
             </Button>

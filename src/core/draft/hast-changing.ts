@@ -1,5 +1,5 @@
 import type { Element, ElementContent, Root } from 'hast';
-import { attribute } from '../hast-reading.ts';
+import { attribute } from './hast-reading.ts';
 
 export type Parent = Root | Element;
 
