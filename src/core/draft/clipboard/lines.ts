@@ -41,6 +41,8 @@ function markOf(text: string): Line['mark'] {
 }
 
 function linesOf(block: Block): Line[] {
+  const mayList = block.kind === 'paragraph' && block.path.every(({ type }) => type === 'quote');
+  if (!mayList) return [{ block, start: 0, end: block.text.length, mark: null }];
   const lines: Line[] = [];
   for (let start = 0; start <= block.text.length; ) {
     const next = block.text.indexOf('\n', start);
@@ -51,90 +53,64 @@ function linesOf(block: Block): Line[] {
   return lines;
 }
 
-/** Whether lines in a row are a list: two or more (one with a plain bullet), numbers one after the other. */
-function isList(lines: readonly Line[]): boolean {
-  const [first] = lines;
-  if (first.mark === null) return false;
-  if (first.mark.number > 0)
-    return (
-      lines.length > 1 &&
-      lines.every(({ mark }, at) => mark !== null && mark.number === first.mark!.number + at)
-    );
-  return lines.length > 1 || PLAIN_BULLET.test(first.mark.sign);
-}
+/** Whether lines in a row are a list: two or more, or one with a plain bullet. */
+const isList = ([{ mark }, ...more]: readonly Line[]): boolean =>
+  mark !== null && (more.length > 0 || PLAIN_BULLET.test(mark.sign));
 
-/** Makes lists of lines that begin with a bullet or a number; a bullet of another kind below one is nested in it. */
+/** Whether a line goes on with the list of another: a bullet after a bullet, the next number after a number. */
+const goesOn = ({ block, mark }: Line, before: Line): boolean =>
+  mark !== null &&
+  before.mark !== null &&
+  mark.number === (before.mark.number > 0 ? before.mark.number + 1 : 0) &&
+  (block === before.block || JSON.stringify(block.path) === JSON.stringify(before.block.path));
+
+/**
+ * Makes lists of lines that begin with a bullet or a number; a bullet of another kind below one is nested in it. A paragraph
+ * without such a list stays as it is.
+ */
 export function listedLines(blocks: readonly Block[], nextId: NextId, account: Account): Block[] {
-  const out: Block[] = [];
-  let run: Line[] = [];
-  const end = () => {
-    const lines = run;
-    run = [];
-    if (lines.length === 0) return;
-    if (isList(lines)) {
-      account.add('list', lines.length);
-      out.push(...listOf(lines, nextId));
-    } else out.push(...joined(lines));
+  const taken = new Set<string>();
+  // The id of a block that is parted belongs to its first part.
+  const idOf = (block: Block): string => {
+    const id = taken.has(block.id) ? nextId() : block.id;
+    taken.add(id);
+    return id;
   };
-  for (const block of blocks) {
-    const mayList = block.kind === 'paragraph' && block.path.every(({ type }) => type === 'quote');
-    if (!mayList || block.text === '') {
-      end();
-      out.push(block);
-      continue;
+  return runsOf(blocks).flatMap(({ lines, listed }): Block[] => {
+    if (listed) {
+      account.add('list', lines.length);
+      return listOf(lines, idOf);
     }
-    const lines = linesOf(block);
-    if (!lines.some(({ mark }) => mark)) {
-      end();
-      out.push(block);
-      continue;
-    }
-    if (run.length > 0 && !sameplace(run[0].block, block)) end();
-    let plain: Line[] = [];
-    for (const line of lines) {
-      const goesOn =
-        line.mark !== null && (run.length === 0 || run[0].mark!.number > 0 === line.mark.number > 0);
-      if (line.mark && plain.length > 0) {
-        out.push(...joined(plain));
-        plain = [];
-      }
-      if (!goesOn) end();
-      if (line.mark) run.push(line);
-      else plain.push(line);
-    }
-    if (plain.length > 0) {
-      end();
-      out.push(...joined(plain));
-    }
-  }
-  end();
-  return out;
+    const [{ block, start }] = lines;
+    const { end } = lines[lines.length - 1];
+    return [start === 0 && end === block.text.length ? block : partOf(block, start, end, idOf(block))];
+  });
 }
 
-const sameplace = (a: Block, b: Block): boolean => JSON.stringify(a.path) === JSON.stringify(b.path);
-
-/** Lines as the blocks that they were. */
-function joined(lines: readonly Line[]): Block[] {
-  const parts: Line[] = [];
-  for (const line of lines) {
-    const last = parts.at(-1);
-    if (last?.block === line.block && last.end + 1 === line.start) last.end = line.end;
-    else parts.push({ ...line });
+/** Lines in runs: each a list, or lines of one block that are none. */
+function runsOf(blocks: readonly Block[]): { lines: Line[]; listed: boolean }[] {
+  const lists: Line[][] = [];
+  for (const line of blocks.flatMap(linesOf)) {
+    const last = lists.at(-1);
+    if (last && goesOn(line, last[last.length - 1])) last.push(line);
+    else lists.push([line]);
   }
-  return parts.map(({ block, start, end }) =>
-    start === 0 && end === block.text.length ? block : partOf(block, start, end, `${block.id}-${start}`),
-  );
+  const runs: { lines: Line[]; listed: boolean }[] = [];
+  for (const lines of lists) {
+    const listed = isList(lines);
+    const last = runs.at(-1);
+    if (!listed && last && !last.listed && last.lines[0].block === lines[0].block) last.lines.push(...lines);
+    else runs.push({ lines, listed });
+  }
+  return runs;
 }
 
-function listOf(lines: readonly Line[], nextId: NextId): Block[] {
+function listOf(lines: readonly Line[], idOf: (block: Block) => string): Block[] {
   const ordered = lines[0].mark!.number > 0;
   const signs: string[] = [];
   const open: { list: Container; item: Container }[] = [];
-  const used = new Set<string>();
   return lines.map(({ block, start, end, mark }) => {
-    // The id of a block that is parted belongs to its first part.
-    const id = used.has(block.id) ? nextId() : block.id;
-    used.add(block.id);
+    const id = idOf(block);
     const sign = mark!.sign;
     if (!signs.includes(sign)) signs.push(sign);
     const level = Math.min(signs.indexOf(sign), open.length);

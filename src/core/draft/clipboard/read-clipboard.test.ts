@@ -114,6 +114,14 @@ Bring:
     const found = readClipboard({ html: '', text });
     expect(found && writeMarkdownBody(found.draft).trim()).toBe(markdown);
   });
+  it('of a poem or of speech stay in their paragraph', () =>
+    expect(
+      readClipboard({ html: '<p>Hello?<br>– Who is there?<br>Nobody.</p>', text: '' })?.draft.blocks.map(
+        ({ text }) => text,
+      ),
+    ).toEqual(['Hello?\n– Who is there?\nNobody.']));
+  it('of two lists in a row are two', () =>
+    expect(read('', '1. a\n2. b\n\nThen:\n\n1) c\n2) d').markdown).toBe('1. a\n2. b\n\nThen:\n\n1. c\n2. d'));
   it('keep their marks', () => {
     const { draft } = read('<p>See:<br>• the <b>tide</b> table<br>• a <a href="/lamp">lamp</a></p>');
     expect(
