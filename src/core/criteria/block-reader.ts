@@ -12,7 +12,7 @@ import {
   type Vocabulary,
   type WordBases,
 } from '../language/index.ts';
-import { kindOfClaim, mayClaim } from './claims.ts';
+import { kindOfClaim, mayClaim, OWN_COUNT } from './claims.ts';
 import { AGEING_HINTS, type DatedWords, datedWords } from './dated-words.ts';
 import { boundStems, type KeywordStem, keywordStemsOf } from './keyword-stems.ts';
 import { LEANING, type OrderReading, type SaidSentence } from './order-reading.ts';
@@ -54,8 +54,8 @@ export interface BlockReading {
   supporting: { index: number; value: number }[];
   /** Sentences of prose: how many, and those over the limit. */
   longSentences: { start: number; end: number; words: number }[];
-  /** Sentences that state a figure, whether that is a price alone, and whether a link stands in them or in the next. */
-  claims: { start: number; end: number; quote: string; price: boolean; linked: boolean }[];
+  /** Sentences that state a figure, whether that is a price alone, and whether its source stands there: a link in them or in the next, or the writer's own count. */
+  claims: { start: number; end: number; quote: string; price: boolean; sourced: boolean }[];
   /** How likely its words follow each other as in English sentences: sum and steps, to be added up; null where it is not told. */
   likeness: { sum: number; steps: number } | null;
   /** Sentences whose words follow each other as in none. */
@@ -84,6 +84,11 @@ export interface BlockReading {
   termUses: { term: number; start: number; end: number }[];
   /** Those stems of the study's topics that stand here, by their index. */
   topicStems: number[];
+  /**
+   * Its words that may name something, sentence after sentence, and where each sentence ends among them and among all words;
+   * null until somebody asks.
+   */
+  named: { bases: Int32Array; baseEnds: Int32Array; wordEnds: Int32Array } | null;
 }
 
 /** What a reading depends on beside the block. */
@@ -223,6 +228,7 @@ export class BlockReader {
       heading,
       headingKey: heading.toLowerCase(),
       termUses: this.termUsesOf(block, tokens),
+      named: null,
       topicStems: this.topicStemsIn(tokens),
       tokens,
       words: tokens.words,
@@ -382,7 +388,7 @@ function claimsOf(
         end: span.end,
         quote,
         price: kind === 'price',
-        linked: linkedIn(span) || linkedIn(sentences[at + 1]),
+        sourced: linkedIn(span) || linkedIn(sentences[at + 1]) || OWN_COUNT.test(quote),
       },
     ];
   });

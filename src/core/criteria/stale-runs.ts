@@ -1,10 +1,13 @@
-import { isMostlyVerb, partOfSpeech, type Vocabulary } from '../language/index.ts';
+import { isMostlyVerb, partOfSpeech, type Vocabulary, type WordBases } from '../language/index.ts';
+import type { BlockReading } from './block-reader.ts';
 import type { DraftFacts } from './draft-facts.ts';
 
 /** Words in a row without a new noun that are worth a note: articles of up to 2,500 words hardly have such a run. */
 const LONG = 80;
 /** The more was said, the less is left to name: beyond so many words each twentieth makes the run longer. */
 const MUCH = 800;
+/** A text of more words has everything named: no run in it would be long enough. */
+const MOST = 8000;
 const longAfter = (words: number): number => LONG + Math.max(0, words - MUCH) / 20;
 
 /** Running text that brings no noun which the post has not had before. */
@@ -16,10 +19,11 @@ export interface StaleRun {
   end: number;
 }
 
-/** By the number of a word: 0 not looked at yet, 1 may name something, 2 does not. */
-const kinds = new WeakMap<Vocabulary, Uint8Array>();
 /** Kinds of words that may name something: nouns, words that are noun or verb, names, words nobody listed. */
 const NAMING = new Set([undefined, 'n', 'm', 'o']);
+
+/** By the number of a word: 0 not looked at yet, 1 may name something, 2 does not. */
+const kinds = new WeakMap<Vocabulary, Uint8Array>();
 
 function kindsOf(vocabulary: Vocabulary): Uint8Array {
   let found = kinds.get(vocabulary);
@@ -32,44 +36,87 @@ function kindsOf(vocabulary: Vocabulary): Uint8Array {
   return found;
 }
 
-/** Long runs of sentences that say nothing of their own: each of their nouns stood in the post before. */
-export function staleRuns({ readings, reader: { vocabulary, bases } }: DraftFacts): StaleRun[] {
+type NamedInBlock = NonNullable<BlockReading['named']>;
+
+function namedIn({ tokens }: BlockReading, vocabulary: Vocabulary, bases: WordBases): NamedInBlock {
   const naming = kindsOf(vocabulary);
-  const isNaming = (id: number) => {
+  const { ids, sentences, length } = tokens;
+  const found: number[] = [];
+  const baseEnds: number[] = [];
+  const wordEnds: number[] = [];
+  for (let at = 0; at < length; at++) {
+    const id = ids[at];
     if (naming[id] === 0) {
       // Forms are what their base is.
       const base = bases.text(bases.base(id));
-      naming[id] = NAMING.has(partOfSpeech(base)) && !isMostlyVerb(base) ? 1 : 2;
+      const names = !vocabulary.isFunction(id) && NAMING.has(partOfSpeech(base)) && !isMostlyVerb(base);
+      naming[id] = names ? 1 : 2;
     }
-    return naming[id] === 1;
+    if (naming[id] === 1) found.push(bases.base(id));
+    if (at + 1 === length || sentences[at + 1] !== sentences[at]) {
+      baseEnds.push(found.length);
+      wordEnds.push(at + 1);
+    }
+  }
+  for (const base of found) makeRoom(base);
+  return {
+    bases: Int32Array.from(found),
+    baseEnds: Int32Array.from(baseEnds),
+    wordEnds: Int32Array.from(wordEnds),
   };
-  const seen = new Set<number>();
+}
+
+/** By the number of a base: the last pass in which it was met. One for all: passes are not mixed. */
+let met = new Int32Array(4096);
+let pass = 0;
+
+function makeRoom(most: number): void {
+  if (most < met.length) return;
+  const more = new Int32Array(Math.max(most + 1, 2 * met.length));
+  more.set(met);
+  met = more;
+}
+
+/** Long runs of sentences that say nothing of their own: each of their nouns stood in the post before. */
+export function staleRuns({ readings, words: all, reader: { vocabulary, bases } }: DraftFacts): StaleRun[] {
+  if (all > MOST) return [];
+  pass += 1;
   const runs: StaleRun[] = [];
-  let run: StaleRun | null = null;
-  let said = 0;
+  let [words, said, block, first, last] = [0, 0, 0, 0, 0];
   const end = () => {
-    if (run && run.words >= longAfter(said - run.words)) runs.push(run);
-    run = null;
+    if (words >= longAfter(said - words)) {
+      const { starts, ends } = readings[block].tokens;
+      runs.push({ words, block, start: starts[first], end: ends[last - 1] });
+    }
+    words = 0;
   };
-  for (const [block, { tokens, prose }] of readings.entries()) {
-    const { ids, sentences, starts, ends, length } = tokens;
-    for (let from = 0; from < length; ) {
-      let to = from;
+  // With every key it goes through the whole post: what a block names is kept, and nothing is made on the way.
+  for (let index = 0; index < readings.length; index++) {
+    const reading = readings[index];
+    // Kept with the reading: to look it up elsewhere would cost as much as the whole pass.
+    reading.named ??= namedIn(reading, vocabulary, bases);
+    const { bases: list, baseEnds, wordEnds } = reading.named;
+    const seen = met;
+    let base = 0;
+    let word = 0;
+    for (let sentence = 0; sentence < wordEnds.length; sentence++) {
       let isFresh = false;
-      for (; to < length && sentences[to] === sentences[from]; to++) {
-        const base = bases.base(ids[to]);
-        if (seen.has(base) || vocabulary.isFunction(ids[to]) || !isNaming(ids[to])) continue;
-        seen.add(base);
+      for (const to = baseEnds[sentence]; base < to; base++) {
+        if (seen[list[base]] === pass) continue;
+        seen[list[base]] = pass;
         isFresh = true;
       }
-      if (isFresh && prose) end();
-      if (prose) said += to - from;
-      if (!isFresh && prose) {
-        run ??= { words: 0, block, start: starts[from], end: 0 };
-        run.words += to - from;
-        if (run.block === block) run.end = ends[to - 1];
+      const count = wordEnds[sentence] - word;
+      if (reading.prose) {
+        if (isFresh) end();
+        said += count;
+        if (!isFresh) {
+          if (words === 0) [block, first] = [index, word];
+          words += count;
+          if (block === index) last = wordEnds[sentence];
+        }
       }
-      from = to;
+      word = wordEnds[sentence];
     }
   }
   end();

@@ -49,12 +49,31 @@ export function aboutness(facts: DraftFacts): number {
 const told = ({ whole }: DraftFacts, share: number): number =>
   1 - (1 - share) * ramp(whole.sentences, [...TELLS, null, null]);
 
+const apart = new WeakMap<DraftFacts, number>();
+
 /** 0 where a phrase of several words is used and none of them ever stands apart from it; 1 where they do, or none can tell. */
 export function apartness(facts: DraftFacts): number {
+  // The criterion asks when it measures and when it holds back: worked out once.
+  let found = apart.get(facts);
+  if (found === undefined) {
+    found = apartnessOf(facts);
+    apart.set(facts, found);
+  }
+  return found;
+}
+
+function apartnessOf(facts: DraftFacts): number {
   if (facts.reader.keywordStems.length < 2 || usesIn(facts) < LOOKED_APART) return 1;
-  const inUses = (at: number) =>
-    facts.totals.withUses.reduce((all, { reading }) => all + (reading.bound[at] ?? 0), 0);
-  return told(facts, ramp(named(facts, inUses), [...APART, null, null]));
+  const within = facts.reader.keywordStems.map(() => 0);
+  for (const { reading } of facts.totals.withUses)
+    for (let at = 0; at < reading.bound.length; at++) within[at] += reading.bound[at];
+  return told(
+    facts,
+    ramp(
+      named(facts, (at) => within[at]),
+      [...APART, null, null],
+    ),
+  );
 }
 
 const others = new WeakMap<BlockReader, number[]>();

@@ -1,6 +1,6 @@
 import type { Block } from '../../draft/index.ts';
 import { titleKey } from '../../listing/index.ts';
-import { OWN_COUNT, SPEAKS_OF_ITSELF } from '../claims.ts';
+import { SPEAKS_OF_ITSELF } from '../claims.ts';
 import { criterion, type Evidence, type Fix, MOST_FIXES } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { count, measure } from '../judging.ts';
@@ -31,12 +31,12 @@ function claims({ totals, fields, readings }: DraftFacts): { all: number; open: 
   const own = fields.ownFigures.length ? new Set(fields.ownFigures.map(bare)) : null;
   const open: Evidence[] = [];
   for (const { reading, index } of totals.withClaims)
-    for (const { start, end, quote, price, linked } of reading.claims) {
+    for (const { start, end, quote, price, sourced } of reading.claims) {
       // "A weekend costs £58" between paragraphs that say "we" is the house's own.
       if (price && [-2, -1, 1, 2].some((off) => speaksOfItself(readings[index + off]?.block))) continue;
       if (title !== '' && Math.abs(quote.length - title.length) < NEAR && keyOf(quote) === title) continue;
       all += 1;
-      if (linked || own?.has(bare(quote)) || OWN_COUNT.test(quote)) continue;
+      if (sourced || own?.has(bare(quote))) continue;
       open.push({ block: index, blockId: reading.block.id, start, end, quote });
     }
   return { all, open };
