@@ -31,12 +31,12 @@ export const imageWeight = criterion({
     const share = judged.reduce((sum, one) => sum + one.share, 0) / judged.length;
     const heaviest = Math.max(...judged.map(({ size }) => size.bytes));
     const [worst] = poor;
-    const width = worst?.size.width ? ` and is ${grouped(worst.size.width)} px wide` : '';
+    const width = worst?.size.width ? ` and ${grouped(worst.size.width)} px wide` : '';
     return measure(
       share,
       `${Math.round(heaviest / 1000)} kB`,
       worst
-        ? `${nameOf(worst.image)} has ${grouped(Math.round(worst.size.bytes / 1000))} kB${width}. Save it smaller.`
+        ? `${nameOf(worst.image)} is ${grouped(Math.round(worst.size.bytes / 1000))} kB${width}. Save it smaller.`
         : '',
       imagePlaces(poor.map(({ image }) => image)),
     );

@@ -64,6 +64,12 @@ Then:
   - on the wall`));
 });
 
+it('the class of a title further down names a figure, not the post', () => {
+  const { markdown, account } = read('<p>The tide turns.</p><p class="title"><b>Figure 1. The quay</b></p>');
+  expect(markdown).toBe('The tide turns.\n\n**Figure 1. The quay**');
+  expect(account).toEqual([]);
+});
+
 describe('cells', () => {
   it('come as a table, a bold first row as its header', () =>
     expect(read(CELLS).draft.blocks.map(({ text, path }) => [text, path.length, path.at(-1)])).toEqual([

@@ -1,15 +1,21 @@
 import type { Element, Root } from 'hast';
 import { elementsIn } from '../hast-changing.ts';
-import { attribute, classNames } from '../hast-reading.ts';
+import { attribute, classNames, textOf } from '../hast-reading.ts';
 import type { Account } from './account.ts';
 import { gatherLists, type Item } from './nested-lists.ts';
 
-/** Reads the markup of editors in web pages as it is meant: headings by their role or class, lists that come item by item. */
+/** Reads the markup of editors in web pages as it is meant: headings by their role, a title by its class, lists that come item by item. */
 export function fromWebEditor(tree: Root, account: Account): void {
-  for (const { el } of elementsIn(tree)) {
+  const all = elementsIn(tree);
+  for (const { el } of all) {
     const level = headingLevel(el);
     if (level === null) continue;
     el.tagName = `h${level}`;
+    account.add('heading');
+  }
+  const title = titleIn(all.map(({ el }) => el));
+  if (title) {
+    title.tagName = 'h1';
     account.add('heading');
   }
   for (const { el } of [{ el: tree as unknown as Element }, ...elementsIn(tree)])
@@ -17,12 +23,17 @@ export function fromWebEditor(tree: Root, account: Account): void {
 }
 
 function headingLevel(el: Element): number | null {
-  if (!/^(?:p|div|span)$/.test(el.tagName)) return null;
-  if (attribute(el, 'role') === 'heading') {
-    const level = Number(attribute(el, 'ariaLevel') ?? 2);
-    return Math.min(6, Math.max(1, Number.isInteger(level) ? level : 2));
-  }
-  return el.tagName === 'p' && classNames(el).includes('title') ? 1 : null;
+  if (!/^(?:p|div|span)$/.test(el.tagName) || attribute(el, 'role') !== 'heading') return null;
+  const level = Number(attribute(el, 'ariaLevel') ?? 2);
+  return Math.min(6, Math.max(1, Number.isInteger(level) ? level : 2));
+}
+
+/** The paragraph that is the title: the first of all that has words. Further down the class names a figure or a table. */
+function titleIn(elements: readonly Element[]): Element | null {
+  const first = elements.find(
+    (el) => /^(?:p|h[1-6]|li|td|th|pre|blockquote)$/.test(el.tagName) && textOf(el).trim() !== '',
+  );
+  return first?.tagName === 'p' && classNames(first).includes('title') ? first : null;
 }
 
 /** The items of a list all of which say their level. */

@@ -168,6 +168,11 @@ function offerWithout(session: PostSession, { blocks }: Draft, ids: readonly str
         );
         if (left.length === 0) return;
         const takeBack = session.apply(left.map(({ id }) => ({ kind: 'remove-block', blockId: id })));
+        // A post that was left, or is written in another tab, is not changed from here.
+        if (session.document.draft.blocks.some(({ id }) => left.some((line) => line.id === id))) {
+          toast(`Nothing was taken out: open the post where it is written and take ${them} out there.`);
+          return;
+        }
         offerUndo(`${left.length === 1 ? 'A line is' : `${left.length} lines are`} out.`, takeBack);
       },
     },
