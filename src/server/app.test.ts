@@ -1,6 +1,7 @@
 import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import express from 'express';
 import request from 'supertest';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { createApp } from './app.ts';
@@ -45,10 +46,21 @@ describe('the server', () => {
     expect((await request(app(true)).get('/demo/scenario.json')).status).toBe(200);
     expect((await request(app()).get('/demo/scenario.json')).status).toBe(404);
   });
-  it('sends assets compressed and kept for a year', async () => {
-    const { headers } = await request(app()).get('/assets/a-1.js').set('accept-encoding', 'gzip');
-    expect(headers['content-encoding']).toBe('gzip');
-    expect(headers['cache-control']).toContain('immutable');
+  it('sends assets kept for a year, packed where they go to another machine', async () => {
+    const asked = (from: express.Express) =>
+      request(from).get('/assets/a-1.js').set('accept-encoding', 'gzip');
+    const far = express()
+      .use(({ socket }, _response, next) => {
+        Object.defineProperty(socket, 'remoteAddress', { value: '192.0.2.7' });
+        next();
+      })
+      .use(app());
+    const here = await asked(app());
+    expect(here.headers['content-encoding']).toBeUndefined();
+    expect(here.headers['cache-control']).toContain('immutable');
+    const there = await asked(far);
+    expect(there.headers['content-encoding']).toBe('gzip');
+    expect(there.text).toBe(here.text);
   });
   it.each(['/', '/assets/none.js', '/no-such-file.png', '/healthz', '/posts/%'])(
     '%s carries the strict policy',

@@ -5,6 +5,8 @@ import express, { type Express } from 'express';
 import { type Options, rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import { copiesRoutes } from './copies-routes.ts';
+import type { Outward } from './fetch/ask-once.ts';
+import { networkRoutes } from './fetch/network-routes.ts';
 import { hostCheck } from './host-check.ts';
 import { marketRoutes } from './market/market-routes.ts';
 
@@ -21,6 +23,8 @@ export interface AppOptions {
   hosts?: readonly string[];
   /** Folder in which copies are kept that pages hand over; null: none are. */
   copies?: string | null;
+  /** How the network is asked where it is not as usual: hosts that are allowed, say. */
+  outward?: Partial<Outward>;
 }
 
 /** The policy of every response: scripts, fonts and data from here alone; styles may stand in elements. */
@@ -51,8 +55,20 @@ const MARKET_LIMIT: Partial<Options> = {
 
 const readIf = (path: string) => (existsSync(path) ? readFileSync(path, 'utf8') : null);
 
+/** Whether a request comes from another machine: on the way to this one nothing is gained by packing. */
+const isFar = ({ socket: { remoteAddress = '' } }: Pick<express.Request, 'socket'>): boolean =>
+  !/^(?:::ffff:)?127\.|^::1$/.test(remoteAddress);
+
 /** The Express application: the built pages, compressed and cached, deep links answered with the application. */
-export function createApp({ web, demo, market, version, hosts = [], copies = null }: AppOptions): Express {
+export function createApp({
+  web,
+  demo,
+  market,
+  version,
+  hosts = [],
+  copies = null,
+  outward = {},
+}: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -63,7 +79,9 @@ export function createApp({ web, demo, market, version, hosts = [], copies = nul
       frameguard: { action: 'deny' },
     }),
   );
-  app.use(compression());
+  app.use(
+    compression({ filter: (request, response) => isFar(request) && compression.filter(request, response) }),
+  );
   app.use(hostCheck(hosts));
   app.get('/healthz', (_request, response) => {
     response.json({ status: 'ok', version });
@@ -78,6 +96,7 @@ export function createApp({ web, demo, market, version, hosts = [], copies = nul
   );
   if (demo) app.use('/demo', express.static(demo, { maxAge: 0, index: false, fallthrough: false }));
   app.use('/market', rateLimit(MARKET_LIMIT), marketRoutes(market));
+  app.use('/network', networkRoutes(version, outward));
   if (copies) app.use('/copies', copiesRoutes(copies));
   // A worker that the browser keeps must never be an old one; with and without the demo it is another.
   const worker = readIf(join(web, 'service-worker.js'));

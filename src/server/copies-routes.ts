@@ -3,8 +3,9 @@ import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { type RequestHandler, Router } from 'express';
+import { Router } from 'express';
 import { supersededCopies } from '../core/formats/index.ts';
+import { ownPages } from './own-pages.ts';
 
 /** `<database> <instant, with dashes for colons> <posts>.backup.zip`; nothing else is written or handed out. */
 const NAME =
@@ -29,13 +30,6 @@ function copyOf(name: string): ServerCopy | null {
   return Number.isFinite(Date.parse(made)) ? { name, database, made, posts: Number(posts) } : null;
 }
 
-/** Only the application's own pages may ask: a page elsewhere could write here, or read, through the browser. */
-const ownPages: RequestHandler = ({ headers }, response, next) => {
-  const from = headers['sec-fetch-site'];
-  if (from === undefined || from === 'same-origin') next();
-  else response.status(403).json({ problem: 'Copies are for the pages of this server alone.' });
-};
-
 /** A stream that ends with an error where more comes through it than a backup may hold. */
 function atMost(bytes: number): Transform {
   let seen = 0;
@@ -58,7 +52,7 @@ export function copiesRoutes(folder: string): Router {
     (await readdir(folder).catch(() => [] as string[]))
       .flatMap((name) => copyOf(name) ?? [])
       .sort((a, b) => (a.made < b.made ? 1 : -1));
-  router.use(ownPages);
+  router.use(ownPages('Copies'));
   router.get('/', async (_request, response) => {
     response.setHeader('cache-control', 'no-store').json({ copies: await copies() });
   });

@@ -3,6 +3,7 @@ import { createServer, type RequestListener, type Server } from 'node:http';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
+import { allowedHosts } from './fetch/allowed-hosts.ts';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 
@@ -46,6 +47,7 @@ export function startServer({ demo }: { demo: boolean }): void {
       market: `${root}dist/market.json`,
       version,
       copies: join(dataFolder(demo), 'copies'),
+      outward: { allowed: allowedHosts(process.env['ALLOW_HOSTS'] ?? '') },
       hosts: [host, ...(process.env['HOST_NAMES'] ?? '').split(',')]
         .map((name) => name.trim())
         .filter(Boolean),

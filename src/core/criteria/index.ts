@@ -16,9 +16,16 @@ export { CORE_VERSION } from './core-version.ts';
 export { CRITERIA, CRITERION_IDS, type CriterionId } from './criteria-list.ts';
 export { type CriterionMeaning, criteriaMeanings } from './criteria-meanings.ts';
 export type { Context, Criterion, Evidence, Fix, Place } from './criterion.ts';
-export { type DraftFacts, DraftReadings, type DraftSettings, type PictureSize } from './draft-facts.ts';
+export {
+  type DraftFacts,
+  DraftReadings,
+  type DraftSettings,
+  type LinkFact,
+  type PictureSize,
+} from './draft-facts.ts';
 export { applyEdits, type DraftEdit, withNewIds } from './edits.ts';
 export { GROUPS, type Group } from './groups.ts';
+export { type KeywordStem, keywordStemsOf } from './keyword-stems.ts';
 export { LIMIT_MEANINGS, type LimitMeaning, RAMP_CORNERS } from './limit-meanings.ts';
 export type { Limits, Ramp } from './limits.ts';
 export { isForAnyPage } from './needs.ts';
@@ -26,6 +33,9 @@ export { gainOf, isWholePost, notesOf } from './notes.ts';
 export { defaultProfile, type Profile, readProfile } from './profile.ts';
 export { ramp } from './ramp.ts';
 export { type ReportFacts, reportFacts } from './report-facts.ts';
+export { isVague as isVagueLink, judgedLinks, vagueLinkFixes } from './rules/link-words.ts';
+export { linksToOthers, unlinked as linkSetTo } from './rules/links-internal.ts';
+export { deadLinkFixes, isDead as isDeadLink } from './rules/links-live.ts';
 export {
   type CriterionResult,
   fixesFor,

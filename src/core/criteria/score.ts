@@ -55,9 +55,10 @@ export function scoreDraft(facts: DraftFacts, context: Context & { profile: Prof
   });
   const scale = sum > 0 ? 100 / sum : 0;
   const balance = balanceOf(measures, facts, context, weights, scale);
-  const criteria = CRITERIA.map((criterion, at): CriterionResult => {
+  const known = targetsUnder(limits, facts, context);
+  const criteria = CRITERIA.map((criterion: Criterion<CriterionId>, at): CriterionResult => {
     const { id, group, title, unit, place } = criterion;
-    const target = targetOf(criterion, limits, facts, context);
+    const target = known[at] ?? criterion.target(limits, facts, context);
     const found = measures[at];
     if (found === null)
       return {
@@ -124,22 +125,18 @@ function weightsOf({ weights }: Profile): Float64Array {
   return list;
 }
 
-const targets = new WeakMap<Limits, Map<string, string>>();
+const targets = new WeakMap<Limits, (string | null)[]>();
 
-/** The target in words; those that only limits change are put together once. */
-function targetOf(criterion: Criterion, limits: Limits, facts: DraftFacts, context: Context): string {
-  if (criterion.target.length > 1) return criterion.target(limits, facts, context);
+/** The targets in words that only limits change, in the order of the criteria, put together once; null for the others. */
+function targetsUnder(limits: Limits, facts: DraftFacts, context: Context): (string | null)[] {
   let known = targets.get(limits);
   if (!known) {
-    known = new Map();
+    known = CRITERIA.map(({ target }: Criterion) =>
+      target.length > 1 ? null : target(limits, facts, context),
+    );
     targets.set(limits, known);
   }
-  let target = known.get(criterion.id);
-  if (target === undefined) {
-    target = criterion.target(limits, facts, context);
-    known.set(criterion.id, target);
-  }
-  return target;
+  return known;
 }
 
 const clamped = (share: number) => Math.min(1, Math.max(0, share));

@@ -42,6 +42,7 @@ function namedIn({ tokens }: BlockReading, vocabulary: Vocabulary, bases: WordBa
   const naming = kindsOf(vocabulary);
   const { ids, sentences, length } = tokens;
   const found: number[] = [];
+  const seen = new Set<number>();
   const baseEnds: number[] = [];
   const wordEnds: number[] = [];
   for (let at = 0; at < length; at++) {
@@ -52,7 +53,12 @@ function namedIn({ tokens }: BlockReading, vocabulary: Vocabulary, bases: WordBa
       const names = !vocabulary.isFunction(id) && NAMING.has(partOfSpeech(base)) && !isMostlyVerb(base);
       naming[id] = names ? 1 : 2;
     }
-    if (naming[id] === 1) found.push(bases.base(id));
+    // What a block has named already is new to no sentence after it.
+    if (naming[id] === 1) {
+      const base = bases.base(id);
+      if (!seen.has(base)) found.push(base);
+      seen.add(base);
+    }
     if (at + 1 === length || sentences[at + 1] !== sentences[at]) {
       baseEnds.push(found.length);
       wordEnds.push(at + 1);

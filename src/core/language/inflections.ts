@@ -129,7 +129,10 @@ export function baseForm(normal: string): string {
   if (found !== undefined) return found;
   let base = normal;
   for (let step = 0; step < 3; step++) {
-    const next = oneSpelling(betterBase(base));
+    const better = betterBase(base);
+    // A word in normal form is in the one spelling already.
+    if (better === base) break;
+    const next = oneSpelling(better);
     if (next === base) break;
     base = next;
   }

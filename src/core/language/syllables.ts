@@ -17,6 +17,21 @@ const SPOKEN: ReadonlyMap<string, number> = new Map(
   }),
 );
 
+/** Words that had to be counted by rule, which takes long: how a word is spoken does not change. */
+const counted = new Map<string, number>();
+/** Bounds what a hostile text can have remembered. */
+const MOST_COUNTED = 50_000;
+
+function countedByRule(word: string): number {
+  let count = counted.get(word);
+  if (count === undefined) {
+    count = Math.max(1, syllable(word));
+    if (counted.size >= MOST_COUNTED) counted.clear();
+    counted.set(word, count);
+  }
+  return count;
+}
+
 /** Syllables of an English word as spoken; digits count one each, at least 1. */
 export function syllablesOf(word: string): number {
   const spoken = SPOKEN.get(word) ?? knownWords().syllables.get(word);
@@ -24,7 +39,7 @@ export function syllablesOf(word: string): number {
   const inflected = fromBase(word);
   if (inflected) return inflected;
   if (/^[\d.,]+$/.test(word)) return Math.max(1, word.replace(/\D/g, '').length);
-  return Math.max(1, syllable(word));
+  return countedByRule(word);
 }
 
 /** Sounds after which an -s is a syllable of its own. */

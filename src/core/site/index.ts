@@ -4,12 +4,14 @@
  * `site-settings` is a site as scoring needs it, `indexed-post` what it keeps of each post; `site-index` looks up
  * meta titles, targets and addresses. `house` is what a house decides once for all posts; `fresh-start` begins a post
  * from another; `calendar` tells days and months in a site's zone; `publishing` says what a post lacks before it can
- * go out.
+ * go out; `redirects` are what becomes of addresses that changed; `linking` is the room for links between posts.
  */
 export { dateIn, dayBefore, dayIn, isZone, monthIn, timeIn } from './calendar.ts';
 export { freshStart, leftOver } from './fresh-start.ts';
 export { type ChecklistItem, emptyHouse, type House, houseFields, researchRulesOf } from './house.ts';
 export { type IndexedPost, indexedPost } from './indexed-post.ts';
+export * from './linking/index.ts';
 export { isForReaders, type PublishingNeed, publishingNeeds } from './publishing.ts';
+export { type Redirect, redirectedTo, withRedirect } from './redirects.ts';
 export { pathOfPost, SiteIndex } from './site-index.ts';
 export { regionOf, type SitePage, type SiteSettings, unknownSite } from './site-settings.ts';

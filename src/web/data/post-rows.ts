@@ -2,7 +2,7 @@ import type { GroupResult } from '../../core/criteria/index.ts';
 import type { Draft, PostFields } from '../../core/draft/index.ts';
 import { comparablePath } from '../../core/listing/index.ts';
 import type { OutlineItem } from '../../core/outline/index.ts';
-import type { House, SitePage, SiteSettings } from '../../core/site/index.ts';
+import type { House, Redirect, SitePage, SiteSettings } from '../../core/site/index.ts';
 
 /** A site with its settings. */
 export interface SiteRow extends Omit<SiteSettings, 'pages'> {
@@ -16,6 +16,8 @@ export interface SiteRow extends Omit<SiteSettings, 'pages'> {
   zone?: string;
   /** UTC instant of the last change; not there: none since that is kept. */
   changed?: string;
+  /** What becomes of addresses at which nothing stands any more; not there: none were written yet. */
+  redirects?: Redirect[];
 }
 
 /** A page of the site that is no post here; `path` is its address in comparable form. */

@@ -15,7 +15,15 @@ export interface SceneData {
 
 /** The scene of a site with its posts, the sizes of its pictures and its other pages (null: not known yet). */
 export function sceneData(
-  { id: _id, revision: _revision, house: _house, opened: _opened, changed: _changed, ...site }: SiteRow,
+  {
+    id: _id,
+    revision: _revision,
+    house: _house,
+    opened: _opened,
+    changed: _changed,
+    redirects: _redirects,
+    ...site
+  }: SiteRow,
   rows: readonly Pick<PostRow, 'id' | 'fields'>[],
   pictures: ReadonlyMap<string, PictureSize>,
   pages: SitePage[] | null,

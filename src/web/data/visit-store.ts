@@ -1,3 +1,4 @@
+import type { OutsideAnswer } from '../../core/site/index.ts';
 import { database } from './database.ts';
 import type { FolderRow, TrialRow, UnsavedRow } from './visit-rows.ts';
 
@@ -12,7 +13,16 @@ interface Rows {
   unsaved: UnsavedRow;
   trials: TrialRow;
   folders: FolderRow;
+  addressChecks: OutsideAnswer;
 }
+
+/** By which property rows of each kind are known. */
+const KEYS: Record<keyof Rows, string> = {
+  unsaved: 'visit',
+  trials: 'postId',
+  folders: 'id',
+  addressChecks: 'address',
+};
 
 /** Opens the store of the database in hand. Where the window refuses storage there is none, and nothing is kept. */
 export function openVisitStore(): Promise<IDBDatabase | null> {
@@ -21,11 +31,11 @@ export function openVisitStore(): Promise<IDBDatabase | null> {
   const open = new Promise<IDBDatabase | null>((done) => {
     // In a window that refuses storage even asking may throw.
     try {
-      const request = indexedDB.open(name, 1);
+      const request = indexedDB.open(name, 2);
       request.onupgradeneeded = () => {
-        request.result.createObjectStore('unsaved', { keyPath: 'visit' });
-        request.result.createObjectStore('trials', { keyPath: 'postId' });
-        request.result.createObjectStore('folders', { keyPath: 'id' });
+        const { result } = request;
+        for (const [kind, keyPath] of Object.entries(KEYS))
+          if (!result.objectStoreNames.contains(kind)) result.createObjectStore(kind, { keyPath });
       };
       request.onsuccess = () => {
         const store = request.result;

@@ -7,6 +7,7 @@ import { sayingWhere } from '../fixing/link-sentences.ts';
 import { asEdit } from '../fixing/named-in-text.ts';
 import type { Change } from '../fixing/naming.ts';
 import { measure, placeIn } from '../judging.ts';
+import type { SiteFacts } from '../surroundings.ts';
 
 const SAYS_NOTHING = new Set(
   'here|this|that|it|link|this link|click|click here|read more|more|read on|learn more|see more|find out more|this page|this post|this article|page|post|article|source|website|site|there|continue|continue reading|details|info|more info|go|see here|read this'.split(
@@ -15,10 +16,12 @@ const SAYS_NOTHING = new Set(
 );
 const ADDRESS = /^(?:https?:\/\/|www\.)\S+$/i;
 
-const isVague = ({ plain, text }: LinkFact, english: boolean): boolean =>
+/** Whether a link's words do not say where it leads. */
+export const isVague = ({ plain, text }: LinkFact, english: boolean): boolean =>
   plain === '' || (english && SAYS_NOTHING.has(plain)) || ADDRESS.test(text.trim());
 
-const judged = (facts: DraftFacts) =>
+/** Links whose words are judged: those of words, notes by number left out. */
+export const judgedLinks = (facts: DraftFacts): LinkFact[] =>
   facts.links.filter((link) => link.end > link.start && !/^\d+$/.test(link.text.trim()));
 
 /** Edits after a change that leave the link on the words from `at` on alone. */
@@ -35,6 +38,22 @@ function relinked(block: Block, change: Change, at: number, href: string): Draft
   return [set(change.start, change.text, null), set(at, change.text.slice(at - change.start), href)];
 }
 
+/** A link of vague words put so that it names the page that it leads to, where its title is known. */
+export function vagueLinkFixes(link: LinkFact, { english }: DraftFacts, site: SiteFacts | null): Fix[] {
+  const title = link.path === null ? undefined : site?.pages.get(link.path);
+  if (!title) return [];
+  const { block } = link;
+  const change = english
+    ? sayingWhere(block.text, link.start, link.end, title)
+    : { start: link.start, end: link.end, text: title };
+  const edits = [asEdit(block, change)];
+  // Only the name is the link: what leads to it is taken out of it.
+  const at = change.start + change.text.lastIndexOf('“');
+  if (english && (at > change.start || change.start < link.start))
+    edits.push(...relinked(block, change, at, link.href));
+  return [{ label: 'Name the page that it leads to', edits, readOver: true }];
+}
+
 export const linkWords = criterion({
   id: 'link-words',
   group: 'links',
@@ -42,10 +61,10 @@ export const linkWords = criterion({
   place: 'text',
   weight: 2,
   needs: ['words'],
-  applies: (facts) => judged(facts).length > 0,
+  applies: (facts) => judgedLinks(facts).length > 0,
   target: () => 'link words that say where they lead',
   measure(facts) {
-    const all = judged(facts);
+    const all = judgedLinks(facts);
     const vague = all.filter((link) => isVague(link, facts.english));
     const more = vague.length > 1 ? ` ${vague.length - 1} more like it.` : '';
     return measure(
@@ -57,21 +76,8 @@ export const linkWords = criterion({
   },
   fixes(facts, { site }) {
     return firstFixes(
-      judged(facts).filter((link) => isVague(link, facts.english)),
-      (link): Fix[] => {
-        const title = link.path === null ? undefined : site?.pages.get(link.path);
-        if (!title) return [];
-        const { block } = link;
-        const change = facts.english
-          ? sayingWhere(block.text, link.start, link.end, title)
-          : { start: link.start, end: link.end, text: title };
-        const edits = [asEdit(block, change)];
-        // Only the name is the link: what leads to it is taken out of it.
-        const at = change.start + change.text.lastIndexOf('“');
-        if (facts.english && (at > change.start || change.start < link.start))
-          edits.push(...relinked(block, change, at, link.href));
-        return [{ label: 'Name the page that it leads to', edits, readOver: true }];
-      },
+      judgedLinks(facts).filter((link) => isVague(link, facts.english)),
+      (link): Fix[] => vagueLinkFixes(link, facts, site),
     );
   },
 });

@@ -15,7 +15,8 @@ interface Item {
 const leads = (path: string, { settings }: DraftFacts, pages: SiteFacts['pages']): boolean =>
   path === '/' || path === settings.ownPath || pages.has(path);
 
-const isDead = (
+/** Whether a link leads to no page of the site, or to one that no reader can open yet. */
+export const isDead = (
   { kind, path }: LinkFact,
   facts: DraftFacts,
   { pages, unpublished, pagesKnown }: SiteFacts,
@@ -60,6 +61,24 @@ function items(facts: DraftFacts, site: SiteFacts): Item[] {
   return out;
 }
 
+/** A dead link led to the page that was likely meant, or its words without it. */
+export function deadLinkFixes(link: LinkFact, { pages, unpublished }: SiteFacts): Fix[] {
+  if (link.end <= link.start) return [];
+  const near = unpublished.has(link.path!) ? null : nearestPage(link.path!, pages);
+  return [
+    ...(near
+      ? [
+          {
+            label: `Lead to ${near.path}${near.title ? ` ("${near.title}")` : ''}`,
+            edits: [unlinked(link, near.path)],
+            readOver: true as const,
+          },
+        ]
+      : []),
+    { label: `Take the link off "${link.text.trim()}"`, edits: [unlinked(link)] },
+  ];
+}
+
 export const linksLive = criterion({
   id: 'links-live',
   group: 'links',
@@ -81,23 +100,7 @@ export const linksLive = criterion({
   },
   fixes(facts, { site }) {
     const dead = facts.links.filter((link) => isDead(link, facts, site!));
-    const lost = firstFixes(dead, (link): Fix[] => {
-      if (link.end <= link.start) return [];
-      const waits = site!.unpublished.has(link.path!);
-      const near = waits ? null : nearestPage(link.path!, site!.pages);
-      return [
-        ...(near
-          ? [
-              {
-                label: `Lead to ${near.path}${near.title ? ` ("${near.title}")` : ''}`,
-                edits: [unlinked(link, near.path)],
-                readOver: true as const,
-              },
-            ]
-          : []),
-        { label: `Take the link off "${link.text.trim()}"`, edits: [unlinked(link)] },
-      ];
-    });
+    const lost = firstFixes(dead, (link): Fix[] => deadLinkFixes(link, site!));
     const plain = facts.blocks.filter((block) => block.image && /^http:/i.test(block.image.src));
     if (plain.length === 0) return lost;
     return [

@@ -1,0 +1,54 @@
+import { comparablePath } from '../listing/index.ts';
+
+/** What becomes of an address at which nothing stands any more. */
+export interface Redirect {
+  /** Path in comparable form. */
+  from: string;
+  /** A path of the site or an address; null: the page is gone for good (410). */
+  to: string | null;
+  /** UTC instant from which it holds. */
+  since: string;
+  /** Why, in a few words. */
+  why: string;
+}
+
+/**
+ * Where an address of the site leads by its redirects: the last of a chain; null for a page that is gone; undefined where none
+ * is known for it, or they go round in a circle.
+ */
+export function redirectedTo(path: string, redirects: readonly Redirect[]): string | null | undefined {
+  const byPath = new Map(redirects.map((redirect) => [redirect.from, redirect.to]));
+  let at: string | null | undefined = byPath.get(path);
+  const met = new Set([path]);
+  while (typeof at === 'string') {
+    const next = comparablePath(at);
+    // An address elsewhere is an end.
+    if (next === null || isElsewhere(at) || !byPath.has(next)) return at;
+    if (met.has(next)) return undefined;
+    met.add(next);
+    at = byPath.get(next);
+  }
+  return at;
+}
+
+/**
+ * The redirects of a site with one more: whatever led to its `from` leads on to where that leads now, and what stood at `to`
+ * is open again. From a path to itself, nothing is added.
+ *
+ * `withRedirect([{from: '/a', to: '/b', ...}], {from: '/b', to: '/c', ...})` leads both `/a` and `/b` to `/c`.
+ */
+export function withRedirect(redirects: readonly Redirect[], added: Redirect): Redirect[] {
+  const to = added.to === null ? null : comparablePath(added.to);
+  if (to === added.from) return [...redirects];
+  const kept = redirects
+    // A page stands at `to` now: nothing leads away from it. One from the same path gives way.
+    .filter(({ from }) => from !== added.from && from !== to)
+    .map((redirect) =>
+      redirect.to !== null && comparablePath(redirect.to) === added.from && !isElsewhere(redirect.to)
+        ? { ...redirect, to: added.to }
+        : redirect,
+    );
+  return [...kept.filter(({ from, to: end }) => end === null || comparablePath(end) !== from), added];
+}
+
+const isElsewhere = (address: string): boolean => /^[a-z][a-z0-9+.-]*:|^\/\//i.test(address);

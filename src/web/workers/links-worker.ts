@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { links } from './links.ts';
+
+expose(links);

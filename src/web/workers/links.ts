@@ -1,0 +1,183 @@
+import { type DraftFacts, DraftReadings, linksToOthers } from '../../core/criteria/index.ts';
+import { linksOf, type PostDocument } from '../../core/draft/index.ts';
+import { isEnglish, PhraseMatcher, Vocabulary } from '../../core/language/index.ts';
+import { comparablePath } from '../../core/listing/index.ts';
+import { scorePost } from '../../core/scoring/index.ts';
+import {
+  indexedPost,
+  LinkBook,
+  type LinkFault,
+  type LinkOffer,
+  type LinkTarget,
+  linkFaults,
+  linkIn,
+  linksOut,
+  linkTargets,
+  type OutsideAnswer,
+  openToReaders,
+  outsideAddresses,
+} from '../../core/site/index.ts';
+import { addressChecks } from '../data/address-checks.ts';
+import { database, openDatabase } from '../data/database.ts';
+import type { PostRow } from '../data/post-rows.ts';
+import { finishedBody, postsOf } from '../data/posts.ts';
+import { readScene } from '../data/read-scene.ts';
+import { sceneOf } from '../data/scene.ts';
+import { callOff, stillWanted } from './called-off.ts';
+
+/** The links of a post as the lens shows them. */
+export interface LinksView {
+  /** Pages of the site worth linking, best first. */
+  offers: LinkOffer[];
+  faults: LinkFault[];
+  /** Links to other pages of the site, and how many are wished for its length. */
+  internal: number;
+  wished: [from: number, to: number];
+  /** Addresses outside the site, and the oldest instant at which one of them was checked; empty: one never was. */
+  outside: string[];
+  checked: string;
+}
+
+/** A post of the site that speaks of this one without a link to it. */
+export interface LinkHere {
+  postId: string;
+  title: string;
+  status: PostRow['fields']['status'];
+  /** The revision in which its words stood so. */
+  revision: number;
+  offer: LinkOffer;
+}
+
+/** Bodies that are read in one go. */
+const SLICE = 100;
+
+let vocabulary = new Vocabulary();
+/** Words that are kept at most: a vocabulary only grows. */
+const MOST_WORDS = 200_000;
+
+let held: { postId: string; readings: DraftReadings } | null = null;
+
+/** Everything that a draft's links are looked at within. */
+async function surroundings(siteId: string, postId: string, document: PostDocument) {
+  const [data, rows, site] = await Promise.all([
+    readScene(siteId, postId),
+    postsOf(siteId),
+    database().sites.get(siteId),
+  ]);
+  if (!data || !site) throw new Error('The site is gone.');
+  if (vocabulary.size > MOST_WORDS) {
+    vocabulary = new Vocabulary();
+    held = null;
+  }
+  if (held?.postId !== postId) held = { postId, readings: new DraftReadings(vocabulary) };
+  const { facts, context } = scorePost(document, indexedPost(postId, document), sceneOf(data), held.readings);
+  // The post in hand may have words that are not saved yet.
+  const posts = rows.map((row) => (row.id === postId ? { ...row, fields: document.fields } : row));
+  const targets = linkTargets(posts, data.site);
+  return { data, posts, facts, context, targets, site };
+}
+
+/** Paths of the site that links lead to. */
+const pathsOf = (blocks: PostDocument['draft']['blocks'], base: string | null): Set<string> =>
+  new Set(
+    blocks.flatMap((block) =>
+      [...linksOf(block).map(({ href }) => href), ...(block.image?.link ? [block.image.link] : [])].flatMap(
+        (href) => comparablePath(href, base ?? '/') ?? [],
+      ),
+    ),
+  );
+
+/** How many links to pages of the site are wished for so many words. */
+function wishedLinks({ settings: { limits }, words }: DraftFacts): [number, number] {
+  const [, from, to] = limits.internalLinks;
+  const least = Math.max(1, Math.ceil(((from ?? 0) * words) / 1000));
+  return [least, Math.max(least, Math.floor(((to ?? from ?? 0) * words) / 1000))];
+}
+
+/** What a post's links come to, and what would be worth linking. */
+export const links = {
+  open(name: string): void {
+    openDatabase(name);
+  },
+
+  callOff,
+
+  /** The links from a post, as it stands on the screen; `withDrafts` offers posts that no reader can open yet. */
+  async fromHere(
+    siteId: string,
+    postId: string,
+    document: PostDocument,
+    withDrafts: boolean,
+  ): Promise<LinksView> {
+    const { posts, facts, context, targets, site } = await surroundings(siteId, postId, document);
+    const isOpen = openToReaders(posts);
+    const book = new LinkBook(
+      targets.filter(({ status }) => withDrafts || isOpen(status)),
+      vocabulary,
+    );
+    const { ownPath } = facts.settings;
+    const linked = new Set(facts.links.flatMap(({ path }) => path ?? []));
+    if (ownPath !== null) linked.add(ownPath);
+    const own = new PhraseMatcher([facts.keyword], vocabulary, isEnglish(facts.language));
+    const outside = outsideAddresses(facts);
+    const answers = await addressChecks(outside);
+    return {
+      offers: linksOut(document.draft.blocks, book, linked, (text, tokens) => own.match(text, tokens)),
+      faults: linkFaults(facts, context.site, site.redirects ?? [], answers),
+      internal: linksToOthers(facts).length,
+      wished: wishedLinks(facts),
+      outside,
+      checked: oldest(outside, answers),
+    };
+  },
+
+  /** Posts of the site that speak of a post without a link to it, the surest first. Null: it has no address yet. */
+  async toHere(
+    siteId: string,
+    postId: string,
+    document: PostDocument,
+    job: string,
+  ): Promise<LinkHere[] | null> {
+    const { posts, targets } = await surroundings(siteId, postId, document);
+    const book = new LinkBook(targets, vocabulary);
+    const only = targets.findIndex((target: LinkTarget) => target.postId === postId);
+    if (only < 0) return null;
+    const pathOf = new Map(targets.map(({ postId: id, path }) => [id, path]));
+    const found: LinkHere[] = [];
+    const others = posts.filter(({ id }) => id !== postId);
+    for (let from = 0; from < others.length; from += SLICE) {
+      const rows = others.slice(from, from + SLICE);
+      const bodies = await database().bodies.bulkGet(rows.map(({ id }) => id));
+      rows.forEach((row, at) => {
+        const { blocks } = finishedBody(bodies[at]);
+        const offer = linkIn(
+          { id: row.id, blocks, links: pathsOf(blocks, pathOf.get(row.id) ?? null) },
+          book,
+          only,
+        );
+        if (offer)
+          found.push({
+            postId: row.id,
+            title: row.fields.title || 'Untitled',
+            status: row.fields.status,
+            revision: row.revision,
+            offer,
+          });
+      });
+      await stillWanted(job);
+    }
+    return found.sort((a, b) => b.offer.strength - a.offer.strength || (a.title < b.title ? -1 : 1));
+  },
+};
+
+function oldest(addresses: readonly string[], answers: ReadonlyMap<string, OutsideAnswer>): string {
+  let at = '';
+  for (const address of addresses) {
+    const answer = answers.get(address);
+    if (!answer) return '';
+    if (at === '' || answer.at < at) at = answer.at;
+  }
+  return at;
+}
+
+export type Links = typeof links;
