@@ -21,6 +21,7 @@ const PRONOUNS = words('i you he she it we they me him us them who');
 
 /** Prepositions that turn a compound round. Takes the folded form, as all of these do. */
 export const isJoining = (form: string): boolean => JOINING.has(form);
+/** Those of them after which an article may stand. */
 export const mayTakeArticle = (form: string): boolean => OPEN.has(form);
 export const isDeterminer = (form: string): boolean => DETERMINERS.has(form);
 /** Words that turn a phrase into its opposite: "not", "without", "isn't". */

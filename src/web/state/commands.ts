@@ -6,6 +6,8 @@ export interface Command {
   group: string;
   /** e.g. `Mod+Shift+F`; `Mod` is Ctrl, or the command key on a Mac. */
   keys?: string;
+  /** Asked with its keys: where it says no, they are another command's. */
+  isFor?: () => boolean;
   run: () => void;
 }
 
@@ -35,7 +37,7 @@ export const commandsAtHand = (): readonly Command[] => all;
  */
 export function commandFor(event: KeyboardEvent): Command | null {
   if (event.isComposing) return null;
-  const command = all.findLast(({ keys }) => keys && isPressed(keys, event));
+  const command = all.findLast(({ keys, isFor }) => keys && isPressed(keys, event) && (!isFor || isFor()));
   if (!command || (!/Mod|Alt/.test(command.keys ?? '') && isTyping(event.target))) return null;
   return command;
 }

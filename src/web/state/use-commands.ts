@@ -13,6 +13,9 @@ export function useCommands(commands: readonly Command[]): void {
         latest.current.map((command) => ({
           ...command,
           run: () => latest.current.find(({ id }) => id === command.id)?.run(),
+          ...(command.isFor
+            ? { isFor: () => latest.current.find(({ id }) => id === command.id)?.isFor?.() ?? false }
+            : {}),
         })),
       ),
     [names],

@@ -6,11 +6,13 @@ interface View {
   quiet: boolean;
   /** The bar for finding and replacing is open. */
   finding: boolean;
+  /** The slug that a published post is about to get; null: none is asked about. */
+  slugAsked: { postId: string; slug: string } | null;
 }
 
 const slice = createSlice({
   name: 'view',
-  initialState: { quiet: false, finding: false } as View,
+  initialState: { quiet: false, finding: false, slugAsked: null } as View,
   reducers: {
     quietSet: (state, { payload }: PayloadAction<boolean>) => {
       state.quiet = payload;
@@ -18,8 +20,11 @@ const slice = createSlice({
     findingSet: (state, { payload }: PayloadAction<boolean>) => {
       state.finding = payload;
     },
+    slugAsked: (state, { payload }: PayloadAction<View['slugAsked']>) => {
+      state.slugAsked = payload;
+    },
   },
 });
 
-export const { quietSet, findingSet } = slice.actions;
+export const { quietSet, findingSet, slugAsked } = slice.actions;
 export const viewReducer = slice.reducer;

@@ -1,4 +1,4 @@
-import { type DraftFacts, DraftReadings, linksToOthers } from '../../core/criteria/index.ts';
+import { type DraftEdit, type DraftFacts, DraftReadings, linksToOthers } from '../../core/criteria/index.ts';
 import { linksOf, type PostDocument } from '../../core/draft/index.ts';
 import { isEnglish, PhraseMatcher, Vocabulary } from '../../core/language/index.ts';
 import { comparablePath } from '../../core/listing/index.ts';
@@ -13,9 +13,11 @@ import {
   linkIn,
   linksOut,
   linkTargets,
+  movedLinkEdits,
   type OutsideAnswer,
   openToReaders,
   outsideAddresses,
+  postPathOf,
 } from '../../core/site/index.ts';
 import { addressChecks } from '../data/address-checks.ts';
 import { database, openDatabase } from '../data/database.ts';
@@ -36,6 +38,8 @@ export interface LinksView {
   /** Addresses outside the site, and the oldest instant at which one of them was checked; empty: one never was. */
   outside: string[];
   checked: string;
+  /** Of those addresses the ones of which nobody could tell whether they stand. */
+  unsure: { address: string; says: string }[];
 }
 
 /** A post of the site that speaks of this one without a link to it. */
@@ -46,6 +50,13 @@ export interface LinkHere {
   /** The revision in which its words stood so. */
   revision: number;
   offer: LinkOffer;
+}
+
+/** A post that links to a page, and how its links follow where that moves. */
+export interface LinkingPost {
+  postId: string;
+  title: string;
+  edits: DraftEdit[];
 }
 
 /** Bodies that are read in one go. */
@@ -128,6 +139,9 @@ export const links = {
       wished: wishedLinks(facts),
       outside,
       checked: oldest(outside, answers),
+      unsure: [...answers.values()]
+        .filter(({ state }) => state === 'unsure')
+        .map(({ address, says }) => ({ address, says })),
     };
   },
 
@@ -167,6 +181,28 @@ export const links = {
       await stillWanted(job);
     }
     return found.sort((a, b) => b.offer.strength - a.offer.strength || (a.title < b.title ? -1 : 1));
+  },
+
+  /** Other posts of the site that link to a path, with the edits that lead these links to another. */
+  async linking(siteId: string, postId: string, from: string, to: string): Promise<LinkingPost[]> {
+    const [data, rows] = await Promise.all([readScene(siteId, postId), postsOf(siteId)]);
+    if (!data) throw new Error('The site is gone.');
+    const { site } = data;
+    const found: LinkingPost[] = [];
+    for (let at = 0; at < rows.length; at += SLICE) {
+      const slice = rows.slice(at, at + SLICE).filter(({ id }) => id !== postId);
+      const bodies = await database().bodies.bulkGet(slice.map(({ id }) => id));
+      slice.forEach(({ id, fields }, index) => {
+        const edits = movedLinkEdits(bodies[index]?.draft?.blocks ?? [], {
+          base: postPathOf(fields, site),
+          host: site.baseAddress || null,
+          from,
+          to,
+        });
+        if (edits.length > 0) found.push({ postId: id, title: fields.title || 'Untitled', edits });
+      });
+    }
+    return found.sort((a, b) => (a.title < b.title ? -1 : 1));
   },
 };
 

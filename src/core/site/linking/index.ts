@@ -3,7 +3,7 @@
  *
  * `link-target` is what can be linked to; `link-book` knows the words by which each page is spoken of; `passages` finds them in
  * a draft; `links-out` are pages worth linking from it, `links-in` other posts that should link to it; `link-faults` is what is
- * wrong with the links that it has.
+ * wrong with the links that it has; `moved-links` lead to where a page has moved.
  */
 export { LinkBook } from './link-book.ts';
 export {
@@ -18,3 +18,4 @@ export {
 export { type LinkTarget, linkTargets, openToReaders, postPathOf } from './link-target.ts';
 export { linkIn, type OtherPost } from './links-in.ts';
 export { type LinkOffer, linksOut } from './links-out.ts';
+export { movedLinkEdits } from './moved-links.ts';

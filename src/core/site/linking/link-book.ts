@@ -1,5 +1,5 @@
 import { keywordStemsOf } from '../../criteria/index.ts';
-import { isMostlyVerb, tokenize, type Vocabulary, WordBases } from '../../language/index.ts';
+import { isMostlyVerb, partOfSpeech, tokenize, type Vocabulary, WordBases } from '../../language/index.ts';
 import type { LinkTarget } from './link-target.ts';
 
 /** A phrase by which a page may be spoken of, as the stems of its words. */
@@ -8,13 +8,15 @@ export interface PageName {
   target: number;
   /** In the order in which they stand, each once. */
   stems: readonly number[];
+  /** Base forms of these words. */
+  bases: readonly number[];
   /** How much each tells of the page: the rarer in English, and among the pages of the site, the more. */
   weights: readonly number[];
   total: number;
   /** What a link by it is worth, 0-1: the keyword most, a title least. */
   worth: number;
-  /** One word alone may carry a link only where it is a noun. */
-  alone: boolean;
+  /** How surely one word alone names the page, 0-1: a noun does, a word that is noun or verb less, a verb never. */
+  alone: number;
 }
 
 const KEYWORD_WORTH = 1;
@@ -85,13 +87,17 @@ export class LinkBook {
     const weights = stems.map(({ stem, weight }) => weight * this.telling(stem));
     const total = weights.reduce((sum, weight) => sum + weight, 0);
     const index = this.names.length;
+    const baseOf = new Map(
+      Array.from(tokenize(text, this.vocabulary).ids, (id) => [this.bases.stem(id), this.bases.base(id)]),
+    );
     this.names.push({
       target,
       stems: stems.map(({ stem }) => stem),
+      bases: stems.map(({ stem }) => baseOf.get(stem)!),
       weights,
       total,
       worth,
-      alone: stems.length === 1 && mayStandAlone(text, this.vocabulary, this.bases),
+      alone: stems.length === 1 ? nameAlone(text, this.vocabulary, this.bases) : 1,
     });
     // Under its rarest words, as many as no passage may lack together.
     const rarest = stems
@@ -110,8 +116,16 @@ export class LinkBook {
 
 const NONE: readonly number[] = [];
 
-/** Whether a name of one word is a noun, so that its word in a sentence speaks of the thing. */
-function mayStandAlone(text: string, vocabulary: Vocabulary, bases: WordBases): boolean {
-  const { ids } = tokenize(text, vocabulary);
-  return Array.from(ids).every((id) => bases.stem(id) < 0 || !isMostlyVerb(bases.text(bases.base(id))));
+/** What a word that may be a verb is worth as a name. */
+const NOUN_OR_VERB = 0.8;
+
+/** How surely the one word of a name speaks of a thing wherever it stands. */
+function nameAlone(text: string, vocabulary: Vocabulary, bases: WordBases): number {
+  const [id] = Array.from(tokenize(text, vocabulary).ids).filter((one) => bases.stem(one) >= 0);
+  const base = bases.text(bases.base(id));
+  // "don't" and the like are no things.
+  if (vocabulary.form(id).includes("'") || isMostlyVerb(base)) return 0;
+  const part = partOfSpeech(base);
+  if (part === 'v' || part === 'a' || part === 'r') return 0;
+  return part === 'm' ? NOUN_OR_VERB : 1;
 }

@@ -1,6 +1,6 @@
 import type { Block } from '../../draft/index.ts';
 import { linksOf } from '../../draft/index.ts';
-import { Gap, isDeterminer, isJoining, type Tokens, tokenize } from '../../language/index.ts';
+import { Gap, isDeterminer, isJoining, mayTakeArticle, type Tokens, tokenize } from '../../language/index.ts';
 import { type LinkBook, MAY_LACK, type PageName } from './link-book.ts';
 
 /** Words of a draft that speak of a page. Offsets are UTF-16 code units of the block's text. */
@@ -28,6 +28,12 @@ const ENOUGH = 0.75;
 /** What is left of a passage's strength with a word between, and where its words are turned round. */
 const WITH_WORD_BETWEEN = 0.85;
 const TURNED = 0.8;
+/** What is left for each word that is only kin of the name's ("transform" for "transformation"), not a form of it. */
+const KIN = 0.85;
+/** Weight of the words met from which a passage speaks of its page without doubt: two rarer words, or three. */
+const SURE = 18;
+/** Below this strength nothing is offered: common words that happen to be a page's name. */
+const LEAST_STRENGTH = 0.5;
 /** What is left where the passage stands in a table or in somebody else's words. */
 const IN_CELL = 0.8;
 const IN_QUOTE = 0.6;
@@ -35,6 +41,7 @@ const IN_QUOTE = 0.6;
 /** A word of a sentence that has a stem. */
 interface Word {
   stem: number;
+  base: number;
   token: number;
 }
 
@@ -72,14 +79,16 @@ export function passagesIn(
       const words: Word[] = [];
       for (; to < tokens.length && tokens.sentences[to] === tokens.sentences[from]; to++) {
         const stem = bases.stem(tokens.ids[to]);
-        if (stem >= 0) words.push({ stem, token: to });
+        if (stem >= 0) words.push({ stem, base: bases.base(tokens.ids[to]), token: to });
       }
       for (const name of namesIn(words, book, only)) {
         const found = bestWindow(name, words, tokens, book, said);
         if (!found) continue;
         const start = tokens.starts[words[found.first].token];
         const end = tokens.ends[words[found.last].token];
-        if (closed.some((mark) => mark.start < end && mark.end > start)) continue;
+        const strength = found.strength * placeOf(block);
+        if (strength < LEAST_STRENGTH || closed.some((mark) => mark.start < end && mark.end > start))
+          continue;
         passages.push({
           target: name.target,
           block: index,
@@ -87,7 +96,7 @@ export function passagesIn(
           end,
           sentenceStart: tokens.starts[from],
           sentenceEnd: endOf(block.text, tokens.ends[to - 1], tokens.starts[to]),
-          strength: found.strength * placeOf(block),
+          strength,
         });
       }
       from = to;
@@ -124,14 +133,17 @@ function bestWindow(
   book: LinkBook,
   said: ReadonlySet<number>,
 ): { first: number; last: number; strength: number } | null {
-  const { stems, weights, total } = name;
-  if (stems.length === 1 && !name.alone) return null;
+  const { stems, bases, weights, total } = name;
+  if (name.alone === 0) return null;
   const elsewhere = weights.reduce((sum, weight, at) => sum + (said.has(stems[at]) ? weight : 0), 0);
   let best: { first: number; last: number; strength: number } | null = null;
   for (let first = 0; first < words.length; first++) {
     const place = stems.indexOf(words[first].stem);
     if (place < 0) continue;
     let met = weights[place];
+    let kin = bases[place] === words[first].base ? 0 : 1;
+    // One word is the name, or it is another word.
+    if (kin > 0 && stems.length === 1) continue;
     const seen = [place];
     let between = 0;
     let last = first;
@@ -147,8 +159,8 @@ function bestWindow(
         share >= 1 - MAY_LACK &&
         full >= ENOUGH
       ) {
-        const shape = (between > 0 ? WITH_WORD_BETWEEN : 1) * (turned ? TURNED : 1);
-        const strength = name.worth * full * shape;
+        const shape = (between > 0 ? WITH_WORD_BETWEEN : 1) * (turned ? TURNED : 1) * KIN ** kin;
+        const strength = name.worth * name.alone * full * shape * Math.min(1, met / SURE);
         if (!best || strength > best.strength) best = { first, last, strength };
       }
       if (next >= words.length) break;
@@ -168,6 +180,7 @@ function bestWindow(
       }
       seen.push(own);
       met += weights[own];
+      if (bases[own] !== words[next].base) kin += 1;
       last = next;
     }
   }
@@ -182,12 +195,18 @@ function joint(
   { vocabulary }: LinkBook,
 ): 'near' | 'joined' | 'parted' {
   let joined = false;
+  let open = true;
   for (let at = left + 1; at <= right; at++) {
     if (gaps[at] === Gap.Clause) return 'parted';
     if (at === right) break;
     const form = vocabulary.form(ids[at]);
-    if (isJoining(form)) joined = true;
-    else if (!isDeterminer(form) && form !== 'and' && !/^\d+$/.test(form)) return 'parted';
+    if (isJoining(form)) {
+      joined = true;
+      open = mayTakeArticle(form);
+    } else if (isDeterminer(form) && !open) {
+      // "flour on the bread" is no bread flour.
+      return 'parted';
+    } else if (!isDeterminer(form) && form !== 'and' && !/^\d+$/.test(form)) return 'parted';
   }
   return joined ? 'joined' : 'near';
 }

@@ -16,6 +16,7 @@ import type { GridColumn } from '../../ui/grid/grid-column.ts';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { SearchField } from '../../ui/search-field.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
+import { Redirects } from './redirects.tsx';
 
 const ROW = 40;
 
@@ -81,6 +82,7 @@ export function Site() {
           </div>
         )}
       </header>
+      <Redirects site={site} />
       {pages.length === 0 ? (
         <Empty
           title="The pages of your site are not known yet"

@@ -13,12 +13,14 @@ import { usePost } from '../frame/post-context.ts';
 import { useLeftOver } from '../frame/use-left-over.ts';
 import { useUnedited, useWaiting } from '../frame/use-unedited.ts';
 import { ListingEditor } from './listing/listing-editor.tsx';
+import { SlugQuestion } from './listing/slug-question.tsx';
 import { Margin } from './margin/margin.tsx';
 import { FeaturedEditor } from './pictures/featured-editor.tsx';
 import { placePictures } from './pictures/insert-pictures.ts';
 import { PicturePicker } from './pictures/picture-picker.tsx';
 import { bodyEditor } from './sheet/body-editor.ts';
 import { FindBar } from './sheet/find-bar.tsx';
+import { LINK_KEYS } from './sheet/link-picker.tsx';
 import { Toolbar } from './sheet/toolbar.tsx';
 import { useMarks } from './sheet/use-marks.ts';
 
@@ -35,6 +37,7 @@ export function Write() {
   const [inHand, setInHand] = useState<string | null>(null);
   const [pinned, setPinned] = useState<string | null>(null);
   const [picking, setPicking] = useState(false);
+  const [linking, setLinking] = useState(false);
   const column = useRef<HTMLDivElement>(null);
   const file = useRef<HTMLInputElement>(null);
   const leftOver = useLeftOver(session);
@@ -73,6 +76,14 @@ export function Write() {
       name: quiet ? 'Leave the quiet sheet' : 'Quiet: the sheet alone',
       keys: 'Mod+Shift+Q',
       run: () => dispatch(quietSet(!quiet)),
+    },
+    {
+      id: 'link',
+      group: 'This post',
+      name: 'Link the selected words',
+      keys: LINK_KEYS,
+      isFor: () => body.editor.isFocused && !body.editor.state.selection.empty,
+      run: () => setLinking(true),
     },
     {
       id: 'picture-picker',
@@ -140,6 +151,8 @@ export function Write() {
                     session={session}
                     file={file}
                     onPick={() => setPicking(true)}
+                    linking={linking}
+                    setLinking={setLinking}
                   />
                 </Editable>
                 {finding && <FindBar editor={body.editor} session={session} />}
@@ -185,6 +198,7 @@ export function Write() {
         least={300}
         below={760}
       />
+      <SlugQuestion />
       <PicturePicker
         siteId={session.siteId}
         open={picking}

@@ -18,6 +18,7 @@ import { Button } from '../../../../ui/button.tsx';
 import { counted } from '../../../../ui/figures.ts';
 import { usePost } from '../../frame/post-context.ts';
 import { PhoneListing } from './phone-listing.tsx';
+import { SlugField } from './slug-field.tsx';
 
 /** The line under a field: how wide it is, with ticks at the wished range. */
 function LengthRule({ width, ramp, full }: { width: number; ramp: Ramp; full: number }) {
@@ -133,16 +134,7 @@ export function ListingEditor() {
 
         <div data-place="slug" className="mt-1 flex min-w-0 items-baseline font-listing text-[14px]">
           <span className="shrink-0 whitespace-pre text-soft">{crumbs.join(' › ')} › </span>
-          <label htmlFor={`${ids}-s`} className="sr-only">
-            Slug
-          </label>
-          <input
-            id={`${ids}-s`}
-            value={fields.slug}
-            placeholder="slug-of-the-post"
-            onChange={(event) => session.setFields({ slug: event.target.value.replace(/[\s/?#]+/g, '-') })}
-            className="min-w-0 flex-1 rounded bg-transparent"
-          />
+          <SlugField />
         </div>
         <span className="mt-1 text-[13px] text-soft">
           {fields.slug ? `${fields.slug.split('-').filter(Boolean).length} words` : 'no slug'}

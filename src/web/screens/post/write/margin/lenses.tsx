@@ -4,6 +4,7 @@ import { useAppSelector } from '../../../../state/store.ts';
 import { Editable } from '../../frame/editable.tsx';
 import { Ledger } from '../../ledger/ledger.tsx';
 import type { LensProps } from './lens-props.ts';
+import { LinksLens } from './links/links-lens.tsx';
 import { Notes } from './notes/notes.tsx';
 import { QuestionsLens } from './questions/questions-lens.tsx';
 import { TermsLens } from './terms/terms-lens.tsx';
@@ -46,6 +47,7 @@ export const LENSES: readonly Lens[] = [
       </Editable>
     ),
   },
+  { id: 'links', name: 'Links', count: () => null, component: LinksLens },
   { id: 'ledger', name: 'Ledger', count: () => null, component: LedgerLens },
   {
     id: 'trial',

@@ -1,32 +1,39 @@
 import type { Editor } from '@tiptap/core';
 import { Link2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { safeHref } from '../../../../../core/draft/index.ts';
 import { sitePlaces } from '../../../../data/site-places.ts';
+import { keysInWords } from '../../../../state/commands.ts';
 import type { PostSession } from '../../../../state/post/post-session.ts';
 import { useLiveQuery } from '../../../../state/use-live-query.ts';
 import { Button } from '../../../../ui/button.tsx';
 import { IconButton } from '../../../../ui/icon-button.tsx';
 import { type Place, PlaceField } from '../../../../ui/place-field.tsx';
 
+/** Keys that link the words that are selected; without a selection they open the palette. */
+export const LINK_KEYS = 'Mod+K';
+
 /** Sets a link on the words in hand: an address, or a post or page of the site found by its words. */
 export function LinkPicker({
   editor,
   session,
   active,
+  open,
+  setOpen,
 }: {
   editor: Editor;
   session: PostSession;
   active: boolean;
+  open: boolean;
+  setOpen: (open: boolean) => void;
 }) {
-  const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState('');
   const pages = useLiveQuery(() => sitePlaces(session.siteId, session.id), [session]);
-  const show = (next: boolean) => {
-    setTyped(next && active ? String(editor.getAttributes('link')['href'] ?? '') : '');
-    setOpen(next);
-  };
+  // By whichever way it is opened, it begins with the link that stands there.
+  useEffect(() => {
+    if (open) setTyped(editor.isActive('link') ? String(editor.getAttributes('link')['href'] ?? '') : '');
+  }, [open, editor]);
   const set = ({ address, title }: Place) => {
     const href = safeHref(address);
     if (href === null) return;
@@ -39,9 +46,16 @@ export function LinkPicker({
   };
 
   return (
-    <Popover.Root open={open} onOpenChange={show}>
+    <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger asChild>
-        <IconButton name="Link" icon={Link2} look="tool" size={16} aria-pressed={active} />
+        <IconButton
+          name="Link"
+          hint={`Link (${keysInWords(LINK_KEYS)} on selected words)`}
+          icon={Link2}
+          look="tool"
+          size={16}
+          aria-pressed={active}
+        />
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

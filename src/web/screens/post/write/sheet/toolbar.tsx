@@ -35,12 +35,17 @@ export function Toolbar({
   session,
   file,
   onPick,
+  linking,
+  setLinking,
 }: {
   editor: Editor;
   session: PostSession;
   /** The field through which picture files come in. */
   file: RefObject<HTMLInputElement | null>;
   onPick: () => void;
+  /** Whether the words in hand are being linked. */
+  linking: boolean;
+  setLinking: (linking: boolean) => void;
 }) {
   const dispatch = useAppDispatch();
   const on = useEditorState({
@@ -152,7 +157,7 @@ export function Toolbar({
       className="sticky top-0 z-20 flex flex-wrap items-center gap-0.5 rounded-t-md border-b bg-sheet px-3 py-1"
     >
       {tools.map(tool)}
-      <LinkPicker editor={editor} session={session} active={on.link} />
+      <LinkPicker editor={editor} session={session} active={on.link} open={linking} setOpen={setLinking} />
       <span className="ml-auto flex">
         {tool({
           name: 'Find and replace',

@@ -3,7 +3,10 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { type CriterionResult, gainOf } from '../../../../../../core/criteria/index.ts';
 import type { OfferedFix } from '../../../../../../core/scoring/index.ts';
+import { asksForSlug } from '../../../../../state/post/move-address.ts';
+import { useAppDispatch } from '../../../../../state/store.ts';
 import { offerUndo } from '../../../../../state/undo.ts';
+import { slugAsked } from '../../../../../state/view.ts';
 import { Button } from '../../../../../ui/button.tsx';
 import { Earned, ToWin } from '../../../../../ui/earned.tsx';
 import { counted } from '../../../../../ui/figures.ts';
@@ -37,7 +40,13 @@ export function Note({ note, fixes, score, body, inHand, setInHand, style, leade
     leadTo(note, walked.current, { body, postId: session.id, navigate });
     walked.current += 1;
   };
+  const dispatch = useAppDispatch();
   const mend = (fix: OfferedFix) => {
+    const slug = fix.edits.find((edit) => edit.kind === 'set-field' && edit.field === 'slug');
+    if (slug?.kind === 'set-field' && asksForSlug(session.document.fields)) {
+      dispatch(slugAsked({ postId: session.id, slug: String(slug.value) }));
+      return;
+    }
     const before = session.document;
     const takeBack = session.apply(fix.edits);
     const { fields, draft } = session.document;

@@ -1,0 +1,35 @@
+import { applyEdits, type DraftEdit } from '../../../core/criteria/index.ts';
+import { loadPost, StaleWrite, savePost } from '../../data/posts.ts';
+import { keepVersion } from '../../data/versions.ts';
+import type { TakeBack } from '../undo.ts';
+import { takeBackInPost } from './open-sessions.ts';
+
+/** Times that a change is tried anew where another tab wrote the post in between. */
+const ATTEMPTS = 3;
+
+/**
+ * Changes a post that is not in hand by edits: a version of how it was is kept first. Answers the way back; null where the
+ * words that the edits are for are not there any more.
+ */
+export async function changeOtherPost(
+  id: string,
+  edits: readonly DraftEdit[],
+  why: string,
+): Promise<TakeBack | null> {
+  for (let attempt = 1; ; attempt++) {
+    const loaded = await loadPost(id);
+    if (!loaded) return null;
+    const { row, draft, outline } = loaded;
+    const before = { document: { fields: row.fields, draft }, outline };
+    const document = applyEdits(before.document, edits);
+    if (JSON.stringify(document.draft.blocks) === JSON.stringify(draft.blocks)) return null;
+    const now = new Date().toISOString();
+    await keepVersion({ siteId: row.siteId, postId: id }, before, 'named', now, why);
+    try {
+      await savePost({ id, revision: row.revision, now, document, outline });
+      return () => takeBackInPost(id, before, { document, outline });
+    } catch (error) {
+      if (!(error instanceof StaleWrite) || attempt === ATTEMPTS) throw error;
+    }
+  }
+}
