@@ -41,7 +41,12 @@ export default defineConfig({
   webServer: {
     command: `node scripts/run.mjs --demo`,
     port,
-    env: { PORT: String(port), DATA_DIR: mkdtempSync(join(tmpdir(), 'dune-sparrow-data-')) },
+    env: {
+      PORT: String(port),
+      // A server that a test plays, as if it were a host of the network.
+      ALLOW_HOSTS: `127.0.0.1:${port + 1}`,
+      DATA_DIR: mkdtempSync(join(tmpdir(), 'dune-sparrow-data-')),
+    },
     reuseExistingServer: false,
     timeout: 180_000,
   },

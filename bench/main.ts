@@ -15,10 +15,17 @@ import {
   readKeywordTable,
 } from '../src/core/research/index.ts';
 import { emptyScene, scorePost } from '../src/core/scoring/index.ts';
-import { indexedPost, SiteIndex, unknownSite } from '../src/core/site/index.ts';
+import {
+  indexedPost,
+  LinkBook,
+  linksOut,
+  linkTargets,
+  SiteIndex,
+  unknownSite,
+} from '../src/core/site/index.ts';
 import { readStudyPage, StudyBook, type StudyPage } from '../src/core/study/index.ts';
 import { printEditorTable } from './editor.ts';
-import { keywordCsv, keywordsOf } from './keywords.ts';
+import { keywordCsv, keywordsOf, phrasesOf } from './keywords.ts';
 import { proseOf, termsOf } from './prose.ts';
 import { startOfCommandLine } from './start.ts';
 
@@ -309,6 +316,25 @@ const rows: Record<string, () => Omit<Row, 'ok' | 'name'>> = {
       }).length;
     }, 15);
     return { value: own / floor, unit: 'of a plain sort', bar: 1.5 };
+  },
+  'links-out': () => {
+    // Half of the site writes about what the post is about, so that there is much to choose from.
+    const phrases = [...termsOf(1000, 8), ...phrasesOf(1000, 8)];
+    const posts = phrases.map((keyword, at) => ({
+      id: `p${at}`,
+      fields: { ...fields, title: `${keyword}: what helps`, keyword, supporting: [], slug: `post-${at}` },
+    }));
+    const { blocks } = readMarkdown(proseOf(2000, 9)).draft;
+    const vocabulary = new Vocabulary();
+    const book = new LinkBook(linkTargets(posts, unknownSite()), vocabulary);
+    const own = median(() => {
+      kept += linksOut(blocks, book, new Set()).length;
+    }, 31);
+    return {
+      value: own / (10 * floorOf(textOf({ version: 1, blocks }))),
+      unit: 'of ten split passes',
+      bar: 30,
+    };
   },
   'cli-start': () => ({ value: startOfCommandLine(), unit: 'of a start of Node', bar: 4 }),
 };

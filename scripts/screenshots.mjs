@@ -31,19 +31,14 @@ async function withVersions(page) {
   await page.getByRole('table', { name: 'Side by side' }).waitFor();
 }
 
-/** A trial that costs something and gains something. */
-async function onTrial(page) {
+/** The lens of the links, with everything looked through. */
+async function withLinks(page) {
   await page.getByRole('textbox', { name: 'Draft' }).waitFor();
-  await page.getByRole('tab', { name: /Try it/ }).click();
-  await page.getByRole('button', { name: 'Begin a trial' }).click();
-  await page.getByRole('textbox', { name: 'Meta title' }).fill('Flat tyre, fixed by the road');
-  await page
-    .getByRole('textbox', { name: 'Meta description' })
-    .fill(
-      'Fix a flat bike tyre by the road in fifteen minutes, with two levers, a spare tube and a pump: what to do first, and what can wait.',
-    );
-  await page.getByRole('button', { name: 'Phone' }).click();
-  await page.getByRole('region', { name: 'Try it' }).getByText('Meta description width').waitFor();
+  await page.getByRole('tab', { name: /^Links/ }).click();
+  const lens = page.getByRole('region', { name: 'Links' });
+  await lens.getByRole('heading', { name: /^At fault/ }).waitFor();
+  await lens.getByText('Looking through').waitFor({ state: 'detached' });
+  await lens.getByRole('heading', { name: /^To here \d/ }).waitFor();
 }
 
 /** An import whose account has something to say. */
@@ -173,7 +168,7 @@ const VIEWS = [
     dark: true,
     before: (page) => page.getByLabel('Order').selectOption('points'),
   },
-  { file: 'try-it', path: `/posts/${POST}/write`, before: onTrial },
+  { file: 'links', path: '/posts/demo-tide-table-cycling/write', before: withLinks },
   { file: 'target', path: '/posts/demo-bike-tour-packing-list/target' },
   { file: 'study', path: '/posts/demo-waterproof-panniers/study', before: withPage },
   { file: 'brief', path: '/posts/demo-waterproof-panniers/study', before: withBrief },

@@ -2,7 +2,6 @@ import { setTimeout as wait } from 'node:timers/promises';
 import { type Answer, askOnce, checkedUrl, type Outward } from './ask-once.ts';
 import type { HostPace } from './host-pace.ts';
 import { Refusal } from './refusal.ts';
-import type { RobotsRules } from './robots-rules.ts';
 
 /** Redirects that are followed. */
 const MOST_REDIRECTS = 5;
@@ -11,6 +10,11 @@ const MOVED = new Set([301, 302, 303, 307, 308]);
 
 /** Longest that a request waits for its turn with a busy host, in milliseconds. */
 const LONGEST_WAIT = 120_000;
+
+/** Says whether a host lets programs read a page. */
+interface PageRules {
+  allow(url: URL, calledOff?: AbortSignal): Promise<boolean>;
+}
 
 /** An answer with the way to it. */
 export interface Followed extends Answer {
@@ -34,7 +38,7 @@ export async function goOut(
     headOnly = false,
     accept,
     calledOff,
-  }: { robots?: RobotsRules | null; headOnly?: boolean; accept?: string; calledOff?: AbortSignal } = {},
+  }: { robots?: PageRules | null; headOnly?: boolean; accept?: string; calledOff?: AbortSignal } = {},
 ): Promise<Followed> {
   let url = checkedUrl(address, outward.allowed);
   let movedTo: string | null = null;

@@ -7,12 +7,10 @@
  */
 export { LinkBook } from './link-book.ts';
 export {
-  LINK_FAULTS,
   type LinkFault,
   type LinkFaultKind,
   linkFaults,
   type OutsideAnswer,
-  outsideAddress,
   outsideAddresses,
 } from './link-faults.ts';
 export { type LinkTarget, linkTargets, openToReaders, postPathOf } from './link-target.ts';

@@ -13,18 +13,16 @@ import {
 } from '../../criteria/index.ts';
 import { type Redirect, redirectedTo } from '../redirects.ts';
 
-/** What may be wrong with a link, the worst first. */
-export const LINK_FAULTS = [
-  'broken',
-  'gone',
-  'unpublished',
-  'redirected',
-  'itself',
-  'doubled',
-  'insecure',
-  'vague',
-] as const;
-export type LinkFaultKind = (typeof LINK_FAULTS)[number];
+/** What may be wrong with a link. */
+export type LinkFaultKind =
+  | 'broken'
+  | 'gone'
+  | 'unpublished'
+  | 'redirected'
+  | 'itself'
+  | 'doubled'
+  | 'insecure'
+  | 'vague';
 
 /** What is known of an address outside the site, since it was asked for. */
 export interface OutsideAnswer {

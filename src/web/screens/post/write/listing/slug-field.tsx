@@ -42,8 +42,11 @@ export function SlugField() {
         }}
         onBlur={leave}
         onKeyDown={(event) => {
-          if (isEnter(event)) leave();
-          else if (event.key === 'Escape') setTyped(null);
+          if (isEnter(event)) {
+            // The question takes the focus: the same press would answer it.
+            event.preventDefault();
+            leave();
+          } else if (event.key === 'Escape') setTyped(null);
         }}
         className="min-w-0 flex-1 rounded bg-transparent"
       />

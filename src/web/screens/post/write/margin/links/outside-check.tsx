@@ -77,7 +77,7 @@ export function OutsideCheck({
           <p className="mt-1 text-soft">
             {checked
               ? `Checked ${dayInWords(checked, zone)}, ${timeInWords(checked, zone)}.`
-              : 'Not all of them were checked yet. The server asks each address whether it stands.'}
+              : `${outside.length === 1 ? 'It was not checked yet' : 'Not all of them were checked yet'}. The server asks each address whether it stands.`}
           </p>
         </>
       )}
