@@ -74,6 +74,8 @@ test('weights and limits: the effect is shown before it is applied; applied, und
   await expect(page.getByRole('alert')).toContainText('wrong.json cannot be used. The profile is not valid');
   await give('ours.json', JSON.stringify(exported));
   await expect(page.getByLabel('Longest paragraph')).toHaveValue('40');
+  // What it would do has moved the button when it is there.
+  await expect(row).toContainText('→');
   await effect(page).getByRole('button', { name: 'Discard' }).click();
   await expect(page.getByLabel('Longest paragraph')).toHaveValue('120');
 });

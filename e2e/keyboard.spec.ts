@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
-import { downloaded, saved } from './steps/writer.ts';
+import { downloaded, openPosts, saved } from './steps/writer.ts';
 
 /** Presses Tab until something has the focus, as a person without a mouse does. */
 async function tabTo(page: Page, wanted: Locator, most = 90): Promise<void> {
@@ -80,4 +80,23 @@ test('rows of phrases are walked through, and headings and boxes in the table do
   // The row in hand is one of those that are left.
   await page.keyboard.press('Space');
   await expect(page.getByText('1 selected')).toBeVisible();
+});
+
+test('the palette finds a post by words of its title, and begins a new one', async ({ page }) => {
+  await openPosts(page);
+  await page.keyboard.press('Control+k');
+  const palette = page.getByRole('dialog', { name: 'Actions' });
+  await expect(palette.getByRole('combobox')).toBeFocused();
+  await page.keyboard.type('causeway tide');
+  await expect(palette.getByRole('option', { name: /Tide table cycling.*Published/ })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('textbox', { name: 'Title', exact: true })).toHaveValue(/^Tide table cycling/);
+  await page.keyboard.press('Control+k');
+  await expect(palette.getByRole('combobox')).toBeFocused();
+  await page.keyboard.type('constructor');
+  await expect(palette.getByText('No action and no post has these words.')).toBeVisible();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('new post');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Primary keyword')).toHaveValue('');
 });

@@ -50,11 +50,14 @@ async function judge({ name, text }: OddInput): Promise<string | null> {
   const whole = await scored(name, text(LENGTH));
   if (whole.score !== null) expect([name, Number.isFinite(whole.score)]).toEqual([name, true]);
   if (whole.time < SHORT) return null;
-  const quarter = await scored(name, text(LENGTH / 4));
-  const growth = whole.time / quarter.time;
-  return growth <= MOST_GROWTH
-    ? null
-    : `${name}: ${Math.round(quarter.time)} ms became ${Math.round(whole.time)} ms`;
+  let { time } = whole;
+  let part = (await scored(name, text(LENGTH / 4))).time;
+  // What a text costs is told by the best of its runs: a machine that has other work makes any of them longer.
+  for (let tries = 1; time / part > MOST_GROWTH && tries < TRIES; tries++) {
+    time = Math.min(time, (await scored(name, text(LENGTH))).time);
+    part = Math.min(part, (await scored(name, text(LENGTH / 4))).time);
+  }
+  return time / part <= MOST_GROWTH ? null : `${name}: ${Math.round(part)} ms became ${Math.round(time)} ms`;
 }
 
 describe('texts of a hundred thousand characters that nobody should send', () => {

@@ -12,7 +12,7 @@ import {
   type Vocabulary,
   type WordBases,
 } from '../language/index.ts';
-import { kindOfClaim, mayClaim, OWN_COUNT } from './claims.ts';
+import { type Claim, claimsOf, mayClaim } from './claims.ts';
 import { AGEING_HINTS, type DatedWords, datedWords } from './dated-words.ts';
 import { boundStems, type KeywordStem, keywordStemsOf } from './keyword-stems.ts';
 import { LEANING, type OrderReading, type SaidSentence } from './order-reading.ts';
@@ -54,8 +54,8 @@ export interface BlockReading {
   supporting: { index: number; value: number }[];
   /** Sentences of prose: how many, and those over the limit. */
   longSentences: { start: number; end: number; words: number }[];
-  /** Sentences that state a figure, whether that is a price alone, and whether its source stands there: a link in them or in the next, or the writer's own count. */
-  claims: { start: number; end: number; quote: string; price: boolean; sourced: boolean }[];
+  /** Sentences that state a figure. */
+  claims: Claim[];
   /** How likely its words follow each other as in English sentences: sum and steps, to be added up; null where it is not told. */
   likeness: { sum: number; steps: number } | null;
   /** Sentences whose words follow each other as in none. */
@@ -369,27 +369,4 @@ export function sentenceSpans(text: string, tokens: Tokens): { start: number; en
     span.end += /^[^\s]*/.exec(text.slice(span.end, limit))![0].length;
   });
   return spans;
-}
-
-function claimsOf(
-  text: string,
-  sentences: { start: number; end: number }[],
-  links: { start: number; end: number }[],
-) {
-  const linkedIn = (span: { start: number; end: number } | undefined) =>
-    span !== undefined && links.some((link) => link.start < span.end && link.end > span.start);
-  return sentences.flatMap((span, at) => {
-    const quote = text.slice(span.start, span.end);
-    const kind = kindOfClaim(quote, text);
-    if (kind === null) return [];
-    return [
-      {
-        start: span.start,
-        end: span.end,
-        quote,
-        price: kind === 'price',
-        sourced: linkedIn(span) || linkedIn(sentences[at + 1]) || OWN_COUNT.test(quote),
-      },
-    ];
-  });
 }

@@ -77,3 +77,42 @@ export function kindOfClaim(sentence: string, around = sentence): 'price' | 'fig
   if (SETTING.test(sentence) || isAdvice(sentence)) return null;
   return figure ? 'figure' : 'price';
 }
+
+/** A sentence that states a figure. */
+export interface Claim {
+  start: number;
+  end: number;
+  quote: string;
+  /** It is a price alone. */
+  price: boolean;
+  /** Its source stands there: a link, or that it is the writer's own count. */
+  sourced: boolean;
+  /** Where that link leads; null without one. */
+  href: string | null;
+}
+
+/** The sentences of a block that state a figure, each with its source: a link in it or in the next, or the writer's own count. */
+export function claimsOf(
+  text: string,
+  sentences: { start: number; end: number }[],
+  links: { start: number; end: number; href: string }[],
+) {
+  const linkIn = (span: { start: number; end: number } | undefined) =>
+    span && links.find((link) => link.start < span.end && link.end > span.start);
+  return sentences.flatMap((span, at) => {
+    const quote = text.slice(span.start, span.end);
+    const kind = kindOfClaim(quote, text);
+    if (kind === null) return [];
+    const link = linkIn(span) ?? linkIn(sentences[at + 1]);
+    return [
+      {
+        start: span.start,
+        end: span.end,
+        quote,
+        price: kind === 'price',
+        sourced: link !== undefined || OWN_COUNT.test(quote),
+        href: link?.href ?? null,
+      },
+    ];
+  });
+}

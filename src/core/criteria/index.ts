@@ -7,6 +7,7 @@
  * `notes` are its lines with something to win; `fixing` holds what fixes are put together from, `words-after` the words that they leave;
  * `claims`, `dated-words` and `stock-phrases` read sentences for what wants a source, what ages and what says nothing;
  * `core-version` tells reports of one way of judging from those of another.
+ * `section-facts` tell what each section of a draft holds, `section-remarks` what stands out in them.
  * `term-use` and `topic-cover` compare a draft with the pages of its study. `edits` are changes to a post as data, which fixes are made of. `surroundings` declares what a criterion wants to
  * know of a site and of a study; other rooms fill it in.
  */
@@ -33,6 +34,7 @@ export { gainOf, isWholePost, notesOf } from './notes.ts';
 export { defaultProfile, type Profile, readProfile } from './profile.ts';
 export { ramp } from './ramp.ts';
 export { type ReportFacts, reportFacts } from './report-facts.ts';
+export { ownFigure, type StatedFigure, statedFigures } from './rules/claims-sourced.ts';
 export { isVague as isVagueLink, judgedLinks, vagueLinkFixes } from './rules/link-words.ts';
 export { linksToOthers, unlinked as linkSetTo } from './rules/links-internal.ts';
 export { deadLinkFixes, isDead as isDeadLink } from './rules/links-live.ts';
@@ -43,6 +45,8 @@ export {
   type ScoreReport,
   scoreDraft,
 } from './score.ts';
+export { type SectionFacts, sectionFacts } from './section-facts.ts';
+export { sectionRemarks } from './section-remarks.ts';
 export type { PostRef, SiteFacts, StudyBand, StudyFacts, StudyTerm, StudyTopic } from './surroundings.ts';
 export { type TermUseInDraft, termBand, termUses } from './term-use.ts';
 export { COMMON, COVERED, type TopicInDraft, topicCover } from './topic-cover.ts';

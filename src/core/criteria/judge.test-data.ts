@@ -3,7 +3,7 @@ import { Vocabulary, WordBases } from '../language/index.ts';
 import { emptyScene, type Scene, scorePost } from '../scoring/index.ts';
 import { indexedPost, SiteIndex, type SiteSettings, unknownSite } from '../site/index.ts';
 import { CRITERIA, type CriterionId } from './criteria-list.ts';
-import { DraftReadings, type PictureSize } from './draft-facts.ts';
+import { type DraftFacts, DraftReadings, type PictureSize } from './draft-facts.ts';
 import { applyEdits } from './edits.ts';
 import { fixesFor } from './score.ts';
 import type { StudyFacts, StudyTerm } from './surroundings.ts';
@@ -66,8 +66,8 @@ function sceneOf({ site, others, pictures, study, year }: Case): Scene {
   };
 }
 
-/** Judges one case by one criterion: its share (null where it does not apply) and the rest of its line. */
-export function judge(id: CriterionId, given: Case) {
+/** The document of a case. */
+function documentOf(given: Case): Document {
   const {
     md,
     html,
@@ -79,11 +79,18 @@ export function judge(id: CriterionId, given: Case) {
     ...fields
   } = given;
   const read = html !== undefined ? readHtml(html) : readMarkdown(md ?? '');
-  const document = { fields: { ...read.fields, ...fields }, draft: read.draft };
-  return lineOf(id, document, sceneOf(given));
+  return { fields: { ...read.fields, ...fields }, draft: read.draft };
 }
 
 type Document = Parameters<typeof scorePost>[0];
+
+/** Everything that is read off a case. */
+export const factsOf = (given: Case): DraftFacts =>
+  scorePost(documentOf(given), indexedPost('own', documentOf(given)), sceneOf(given), new DraftReadings())
+    .facts;
+
+/** Judges one case by one criterion: its share (null where it does not apply) and the rest of its line. */
+export const judge = (id: CriterionId, given: Case) => lineOf(id, documentOf(given), sceneOf(given));
 
 function lineOf(id: CriterionId, document: Document, scene: Scene) {
   const { facts, context, report } = scorePost(

@@ -1,6 +1,9 @@
 import { Command as Palette } from 'cmdk';
 import { Dialog } from 'radix-ui';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import { commandsAtHand, keysInWords } from '../state/commands.ts';
+import { PalettePosts, paletteFit } from './palette-posts.tsx';
 
 const FRAME =
   'rise fixed top-[12vh] left-1/2 z-50 w-[min(600px,94vw)] -translate-x-1/2 overflow-hidden rounded-md border bg-sheet';
@@ -21,29 +24,32 @@ const Keys = ({ keys }: { keys: string }) => (
   </kbd>
 );
 
-/** Every action by its name, to be found by typing. */
+const GROUP =
+  '[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:text-soft';
+
+/** Every action by its name and every post by its words, to be found by typing. */
 export function CommandPalette({ onClose }: { onClose: () => void }) {
+  const [typed, setTyped] = useState('');
+  const navigate = useNavigate();
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-veil" />
         <Dialog.Content aria-describedby={undefined} className={FRAME}>
           <Dialog.Title className="sr-only">Actions</Dialog.Title>
-          <Palette label="Actions" loop>
+          <Palette label="Actions" loop filter={paletteFit}>
             <Palette.Input
-              placeholder="What would you like to do?"
+              value={typed}
+              onValueChange={setTyped}
+              placeholder="What would you like to do, or which post?"
               className="w-full border-b bg-transparent px-4 py-3 text-[15px] outline-none"
             />
             <Palette.List className="max-h-[52vh] overflow-auto p-2">
               <Palette.Empty className="px-3 py-6 text-center text-soft">
-                No action has these words.
+                No action and no post has these words.
               </Palette.Empty>
               {byGroup().map(([group, commands]) => (
-                <Palette.Group
-                  key={group}
-                  heading={group}
-                  className="[&_[cmdk-group-heading]]:px-2 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:text-soft"
-                >
+                <Palette.Group key={group} heading={group} className={GROUP}>
                   {commands.map(({ id, name, keys, run }) => (
                     <Palette.Item
                       key={id}
@@ -61,6 +67,14 @@ export function CommandPalette({ onClose }: { onClose: () => void }) {
                   ))}
                 </Palette.Group>
               ))}
+              <PalettePosts
+                typed={typed}
+                className={GROUP}
+                onTake={(path) => {
+                  onClose();
+                  navigate(path);
+                }}
+              />
             </Palette.List>
           </Palette>
         </Dialog.Content>

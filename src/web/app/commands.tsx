@@ -1,5 +1,6 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { ensureSite } from '../data/sites.ts';
 import { attempt } from '../state/attempt.ts';
 import { type Command, commandFor } from '../state/commands.ts';
 import { themeChosen } from '../state/preferences.ts';
@@ -23,7 +24,17 @@ export function Commands() {
     name,
     run: () => navigate(to),
   });
+  const begin = async () => {
+    const { newPost } = await import('../screens/posts/post-actions.ts');
+    navigate(`/posts/${await newPost(await ensureSite())}/target`);
+  };
   useCommands([
+    {
+      id: 'new-post',
+      group: 'Go to',
+      name: 'New post',
+      run: () => attempt(begin(), 'A post could not be begun'),
+    },
     { id: 'palette', group: 'Help', name: 'All actions', keys: 'Mod+K', run: () => setOpen('palette') },
     { id: 'shortcuts', group: 'Help', name: 'Shortcuts', keys: '?', run: () => setOpen('shortcuts') },
     go('Today', '/today'),

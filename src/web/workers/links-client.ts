@@ -3,16 +3,23 @@ import { database } from '../data/database.ts';
 import { storageKind } from '../data/storage.ts';
 import { connectWorker } from './connect-worker.ts';
 import type { Links } from './links.ts';
+import type { Sources } from './sources.ts';
 
-const link = connectWorker<Links>({
-  name: 'Looking through links',
+/** What looks at a post within its site, as a page calls it: every answer comes later. */
+type LinksClient = Remote<Links & Sources>;
+
+const link = connectWorker<Links & Sources>({
+  name: 'Looking through the site',
   start: () => new Worker(new URL('./links-worker.ts', import.meta.url), { type: 'module' }),
   open: (api) => api.open(database().name),
 });
 
-/** The worker for links; started by the first who asks. */
-export async function linksWorker(): Promise<Remote<Links>> {
+/** The worker for links and sources; started by the first who asks. */
+export async function linksWorker(): Promise<LinksClient> {
   // What lies in the page's memory no worker can see.
-  if (storageKind() === 'memory') return (await import('./links.ts')).links as unknown as Remote<Links>;
+  if (storageKind() === 'memory') {
+    const [{ links }, { sources }] = await Promise.all([import('./links.ts'), import('./sources.ts')]);
+    return { ...links, ...sources } as unknown as LinksClient;
+  }
   return link.api();
 }

@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
 import { links } from './links.ts';
+import { sources } from './sources.ts';
 
-expose(links);
+expose({ ...links, ...sources });

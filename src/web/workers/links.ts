@@ -1,10 +1,8 @@
-import { type DraftEdit, type DraftFacts, DraftReadings, linksToOthers } from '../../core/criteria/index.ts';
+import { type DraftEdit, type DraftFacts, linksToOthers } from '../../core/criteria/index.ts';
 import { linksOf, type PostDocument } from '../../core/draft/index.ts';
-import { isEnglish, PhraseMatcher, Vocabulary } from '../../core/language/index.ts';
+import { isEnglish, PhraseMatcher } from '../../core/language/index.ts';
 import { comparablePath } from '../../core/listing/index.ts';
-import { scorePost } from '../../core/scoring/index.ts';
 import {
-  indexedPost,
   LinkBook,
   type LinkFault,
   type LinkOffer,
@@ -12,7 +10,6 @@ import {
   linkFaults,
   linkIn,
   linksOut,
-  linkTargets,
   movedLinkEdits,
   type OutsideAnswer,
   openToReaders,
@@ -24,8 +21,8 @@ import { database, openDatabase } from '../data/database.ts';
 import type { PostRow } from '../data/post-rows.ts';
 import { finishedBody, postsOf } from '../data/posts.ts';
 import { readScene } from '../data/read-scene.ts';
-import { sceneOf } from '../data/scene.ts';
 import { callOff, stillWanted } from './called-off.ts';
+import { surroundings } from './draft-surroundings.ts';
 
 /** The links of a post as the lens shows them. */
 export interface LinksView {
@@ -62,32 +59,6 @@ export interface LinkingPost {
 /** Bodies that are read in one go. */
 const SLICE = 100;
 
-let vocabulary = new Vocabulary();
-/** Words that are kept at most: a vocabulary only grows. */
-const MOST_WORDS = 200_000;
-
-let held: { postId: string; readings: DraftReadings } | null = null;
-
-/** Everything that a draft's links are looked at within. */
-async function surroundings(siteId: string, postId: string, document: PostDocument) {
-  const [data, rows, site] = await Promise.all([
-    readScene(siteId, postId),
-    postsOf(siteId),
-    database().sites.get(siteId),
-  ]);
-  if (!data || !site) throw new Error('The site is gone.');
-  if (vocabulary.size > MOST_WORDS) {
-    vocabulary = new Vocabulary();
-    held = null;
-  }
-  if (held?.postId !== postId) held = { postId, readings: new DraftReadings(vocabulary) };
-  const { facts, context } = scorePost(document, indexedPost(postId, document), sceneOf(data), held.readings);
-  // The post in hand may have words that are not saved yet.
-  const posts = rows.map((row) => (row.id === postId ? { ...row, fields: document.fields } : row));
-  const targets = linkTargets(posts, data.site);
-  return { data, posts, facts, context, targets, site };
-}
-
 /** Paths of the site that links lead to. */
 const pathsOf = (blocks: PostDocument['draft']['blocks'], base: string | null): Set<string> =>
   new Set(
@@ -120,7 +91,7 @@ export const links = {
     document: PostDocument,
     withDrafts: boolean,
   ): Promise<LinksView> {
-    const { posts, facts, context, targets, site } = await surroundings(siteId, postId, document);
+    const { vocabulary, posts, facts, context, targets, site } = await surroundings(siteId, postId, document);
     const isOpen = openToReaders(posts);
     const book = new LinkBook(
       targets.filter(({ status }) => withDrafts || isOpen(status)),
@@ -152,7 +123,7 @@ export const links = {
     document: PostDocument,
     job: string,
   ): Promise<LinkHere[] | null> {
-    const { posts, targets } = await surroundings(siteId, postId, document);
+    const { vocabulary, posts, targets } = await surroundings(siteId, postId, document);
     const book = new LinkBook(targets, vocabulary);
     const only = targets.findIndex((target: LinkTarget) => target.postId === postId);
     if (only < 0) return null;

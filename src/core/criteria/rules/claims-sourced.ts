@@ -3,6 +3,7 @@ import { titleKey } from '../../listing/index.ts';
 import { SPEAKS_OF_ITSELF } from '../claims.ts';
 import { criterion, type Evidence, type Fix, MOST_FIXES } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
+import type { DraftEdit } from '../edits.ts';
 import { count, measure } from '../judging.ts';
 
 const bare = (text: string) => text.replace(/\s+/g, ' ').trim();
@@ -24,23 +25,50 @@ function speaksOfItself(block: Block | undefined): boolean {
   return speaks;
 }
 
-/** How many figures the draft states, and the places of those without a source. Its own title is none. */
-function claims({ totals, fields, readings }: DraftFacts): { all: number; open: Evidence[] } {
+/** A figure that a draft states, and what stands for it. */
+export interface StatedFigure extends Evidence {
+  /** A link in its sentence or the next, the writer's own count, or nothing. */
+  source: 'link' | 'own' | null;
+  /** Address of the link. */
+  href: string | null;
+}
+
+/** The figures that a draft states about the world, in order. Its own title is none, nor is the house's own price. */
+export function statedFigures({ totals, fields, readings }: DraftFacts): StatedFigure[] {
   const title = keyOf(fields.title);
-  let all = 0;
   const own = fields.ownFigures.length ? new Set(fields.ownFigures.map(bare)) : null;
-  const open: Evidence[] = [];
+  const figures: StatedFigure[] = [];
   for (const { reading, index } of totals.withClaims)
-    for (const { start, end, quote, price, sourced } of reading.claims) {
+    for (const { start, end, quote, price, sourced, href } of reading.claims) {
       // "A weekend costs £58" between paragraphs that say "we" is the house's own.
       if (price && [-2, -1, 1, 2].some((off) => speaksOfItself(readings[index + off]?.block))) continue;
       if (title !== '' && Math.abs(quote.length - title.length) < NEAR && keyOf(quote) === title) continue;
-      all += 1;
-      if (sourced || own?.has(bare(quote))) continue;
-      open.push({ block: index, blockId: reading.block.id, start, end, quote });
+      figures.push({
+        block: index,
+        blockId: reading.block.id,
+        start,
+        end,
+        quote,
+        source: href !== null ? 'link' : sourced || own?.has(bare(quote)) ? 'own' : null,
+        href,
+      });
     }
-  return { all, open };
+  return figures;
 }
+
+/** How many of them there are, and the places of those without a source. */
+function claims(facts: DraftFacts): { all: number; open: Evidence[] } {
+  const figures = statedFigures(facts);
+  return {
+    all: figures.length,
+    open: figures
+      .filter(({ source }) => source === null)
+      .map(({ block, blockId, start, end, quote }) => ({ block, blockId, start, end, quote })),
+  };
+}
+
+/** The edit by which a figure is the writer's own count. */
+export const ownFigure = (quote: string): DraftEdit => ({ kind: 'add-own-figure', quote: bare(quote) });
 
 export const claimsSourced = criterion({
   id: 'claims-sourced',
@@ -69,7 +97,7 @@ export const claimsSourced = criterion({
       const which = open.length > 1 ? `: "${bare(quote).split(' ').slice(0, 5).join(' ')}…"` : '';
       return {
         label: `It is our own count${which}`,
-        edits: [{ kind: 'add-own-figure', quote: bare(quote) }],
+        edits: [ownFigure(quote)],
       };
     });
   },

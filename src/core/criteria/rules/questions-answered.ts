@@ -10,15 +10,23 @@ import { criterion } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { measure } from '../judging.ts';
 
-/** For each section (a heading and what follows it) the distinct words it holds. */
-function sections({ readings }: DraftFacts): Set<number>[] {
-  const out: Set<number>[] = [new Set()];
-  for (const { block, tokens } of readings) {
-    if (block.kind === 'heading') out.push(new Set());
+/** For each section (a heading and what follows it, or what begins at one of `starts`) the distinct words it holds. */
+function sections({ readings }: DraftFacts, starts?: ReadonlySet<number>): Set<number>[] {
+  const out: Set<number>[] = starts ? [] : [new Set()];
+  readings.forEach(({ block, tokens }, index) => {
+    if (starts ? starts.has(index) || out.length === 0 : block.kind === 'heading') out.push(new Set());
     const ids = out[out.length - 1];
     for (let at = 0; at < tokens.length; at++) ids.add(tokens.ids[at]);
-  }
+  });
   return out;
+}
+
+/** The chosen questions that each section answers; sections are given by the indices of their first blocks. */
+export function answeringSections(facts: DraftFacts, starts: readonly number[]): string[][] {
+  const { fields, reader, english } = facts;
+  return sections(facts, new Set(starts)).map((part) =>
+    fields.questions.filter((question) => isAnswered(question, [part], reader.vocabulary, english)),
+  );
 }
 
 /** True where one section holds every content word of the question, or an inflection of it. */

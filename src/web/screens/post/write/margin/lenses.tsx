@@ -7,6 +7,8 @@ import type { LensProps } from './lens-props.ts';
 import { LinksLens } from './links/links-lens.tsx';
 import { Notes } from './notes/notes.tsx';
 import { QuestionsLens } from './questions/questions-lens.tsx';
+import { SectionsLens } from './sections/sections-lens.tsx';
+import { SourcesLens } from './sources/sources-lens.tsx';
 import { TermsLens } from './terms/terms-lens.tsx';
 import { TrialLens } from './trial/trial-lens.tsx';
 
@@ -48,6 +50,8 @@ export const LENSES: readonly Lens[] = [
     ),
   },
   { id: 'links', name: 'Links', count: () => null, component: LinksLens },
+  { id: 'sources', name: 'Sources', count: () => null, component: SourcesLens },
+  { id: 'sections', name: 'Sections', count: () => null, component: SectionsLens },
   { id: 'ledger', name: 'Ledger', count: () => null, component: LedgerLens },
   {
     id: 'trial',

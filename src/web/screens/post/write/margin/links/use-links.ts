@@ -1,44 +1,13 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { attempt } from '../../../../../state/attempt.ts';
 import type { PostSession } from '../../../../../state/post/post-session.ts';
 import { useAppSelector } from '../../../../../state/store.ts';
-import type { LinkHere, LinksView } from '../../../../../workers/links.ts';
+import type { LinkHere } from '../../../../../workers/links.ts';
 import { linksWorker } from '../../../../../workers/links-client.ts';
 import { longCall } from '../../../../../workers/long-call.ts';
 
-/** Milliseconds without a new report after which links are looked at anew. */
+/** Milliseconds without a change after which the posts of the site are looked through. */
 const QUIET_FOR = 500;
-
-/** The links of the post in hand, anew a moment after it changed; null until they were first looked at. */
-export function useLinks(
-  session: PostSession,
-  withDrafts: boolean,
-): { view: LinksView | null; look: () => void } {
-  const report = useAppSelector((state) => state.openPost.report);
-  const [view, setView] = useState<LinksView | null>(null);
-  const [asked, setAsked] = useState(0);
-  const shown = useRef(false);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: each report tells that the post changed
-  useEffect(() => {
-    let isOver = false;
-    const look = async () => {
-      const worker = await linksWorker();
-      const found = await worker.fromHere(session.siteId, session.id, session.finished, withDrafts);
-      if (isOver) return;
-      shown.current = true;
-      setView(found);
-    };
-    const timer = setTimeout(
-      () => attempt(look(), 'The links could not be looked through'),
-      shown.current ? QUIET_FOR : 0,
-    );
-    return () => {
-      isOver = true;
-      clearTimeout(timer);
-    };
-  }, [session, report, withDrafts, asked]);
-  return { view, look: useCallback(() => setAsked((times) => times + 1), []) };
-}
 
 /** What was found of posts that should link here. */
 export type Here = LinkHere[] | 'waiting' | 'no-address';

@@ -1,0 +1,56 @@
+import type { CriterionResult } from '../../../../../../core/criteria/index.ts';
+import { useAppSelector } from '../../../../../state/store.ts';
+import { counted } from '../../../../../ui/figures.ts';
+import { Waiting } from '../../../../../ui/waiting.tsx';
+import { usePost } from '../../../frame/post-context.ts';
+import type { LensProps } from '../lens-props.ts';
+import { useLook } from '../use-look.ts';
+import { Figures } from './figures.tsx';
+import { PlaceList } from './place-list.tsx';
+import { SharedList } from './shared-list.tsx';
+
+/** Places of the draft that a criterion speaks of. */
+const placesOf = (criteria: readonly CriterionResult[], wanted: string) =>
+  criteria.find(({ id }) => id === wanted)?.evidence ?? [];
+
+/** Whose words and figures the post holds. */
+export function SourcesLens({ body }: Pick<LensProps, 'body'>) {
+  const { session } = usePost();
+  const criteria = useAppSelector((state) => state.openPost.report?.criteria) ?? [];
+  const { answer } = useLook(
+    session,
+    (worker) => worker.sourcesOf(session.siteId, session.id, session.finished),
+    'The sources could not be looked through',
+  );
+  const ageing = placesOf(criteria as CriterionResult[], 'timely');
+  return (
+    <section aria-label="Sources" className="min-w-0 flex-1 px-4 pt-3 pb-10 text-[13px]">
+      {answer ? (
+        <>
+          <Figures figures={answer.figures} body={body} />
+          <h3 className="mt-5 font-semibold">Quotes without a name {answer.quotes.length}</h3>
+          {answer.quotes.length === 0 ? (
+            <p className="text-soft">No words of others stand here without saying whose they are.</p>
+          ) : (
+            <PlaceList name="Quotes without a name" places={answer.quotes} body={body} />
+          )}
+          <SharedList body={body} />
+          <h3 className="mt-5 font-semibold">Words that age {ageing.length}</h3>
+          {ageing.length === 0 ? (
+            <p className="text-soft">No year has passed, and no word is true on one day alone.</p>
+          ) : (
+            <>
+              <p className="text-soft">
+                {counted(ageing.length, 'place')} will read old, or {ageing.length === 1 ? 'does' : 'do'}{' '}
+                already.
+              </p>
+              <PlaceList name="Words that age" places={ageing} body={body} />
+            </>
+          )}
+        </>
+      ) : (
+        <Waiting name="Looking through the sources" className="h-40" />
+      )}
+    </section>
+  );
+}
