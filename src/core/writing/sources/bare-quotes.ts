@@ -16,7 +16,11 @@ const SAYS_WHO =
 const NAME_LINE = /^\s{0,3}(?:[—–-]{1,2}\s?)\p{L}/u;
 const NAME_AFTER = /[.!?”"]\s{0,3}(?:[—–]|--)\s?\p{Lu}[^.!?]{1,80}$/u;
 const NAME_LEADS = /\p{Lu}[^.!?]{1,120}:\s{0,3}$/u;
-const QUOTED = /[“"]([^“”"]{20,600})[”"]/g;
+/** A paragraph that speaks of the quote above it. */
+const SPEAKS_BACK = /^\s{0,3}(?:that|this|these|so|thus)\b/i;
+const firstSentence = (text: string): string => /^[^.!?]*/.exec(text)![0];
+/** A straight mark opens where a word begins, and closes where one has ended. */
+const QUOTED = /“([^“”]{20,600})”|(?<![^\s([—–])"(?=\S)([^"]{20,600})(?<=\S)"(?![\p{L}\p{N}])/gu;
 /** Words from which something in quotation marks is what somebody said, not a name or a word that is spoken of. */
 const LEAST_WORDS = 6;
 
@@ -55,8 +59,10 @@ export function bareQuotes(blocks: readonly Block[]): BareQuote[] {
       NAME_AFTER.test(last) ||
       NAME_LEADS.test(blocks[from - 1]?.text ?? '') ||
       (from > 0 && SAYS_WHO.test(blocks[from - 1].text.slice(-120)) && /:\s*$/.test(blocks[from - 1].text)) ||
-      // "Ada Marsh, in a letter" under the quote.
-      (blocks[to]?.kind === 'paragraph' && NAME_LINE.test(blocks[to].text));
+      // "— Ada Marsh, in a letter" under the quote, or "That is what our mechanic tells everybody".
+      (blocks[to]?.kind === 'paragraph' &&
+        (NAME_LINE.test(blocks[to].text) ||
+          (SPEAKS_BACK.test(blocks[to].text) && SAYS_WHO.test(firstSentence(blocks[to].text)))));
     const first = members.findIndex(({ text }) => text.trim() !== '');
     if (!named && first >= 0) {
       const { text } = members[first];
@@ -72,9 +78,10 @@ function bareSentences(block: Block, index: number): BareQuote[] {
   return [...text.matchAll(QUOTED)].flatMap((hit) => {
     const start = hit.index;
     const end = start + hit[0].length;
-    const words = hit[1].split(/\s+/).filter(Boolean).length;
+    const said = hit[1] ?? hit[2];
+    const words = said.split(/\s+/).filter(Boolean).length;
     // A title has no mark at its end.
-    const isSaid = words >= LEAST_WORDS && /[.,!?…]$/.test(hit[1].trim());
+    const isSaid = words >= LEAST_WORDS && /[.,!?…]$/.test(said.trim());
     const isNamed =
       SAYS_WHO.test(around(text, start, end)) || hasLink(block, Math.max(0, start - 80), end + 80);
     return isSaid && !isNamed ? [{ block: index, start, end, quote: hit[0] }] : [];

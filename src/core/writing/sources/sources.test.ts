@@ -79,6 +79,8 @@ describe('quotes that name nobody', () => {
     'According to Ada Marsh, "you should never cross without asking a local first."',
     'Read “The rules of crossing the estuary on foot” first.',
     'He calls it "a wet walk."',
+    'The "first" rule is that nobody walks alone on the flats, and the "second" is that nobody runs.',
+    '> Two turns let the spray in.\n\nThat is what our mechanic tells every renter.',
     '> ',
     'Nothing is quoted here.',
   ])('not: %s', (md) => expect(bare(md)).toEqual([]));
