@@ -1,6 +1,5 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ensureSite } from '../data/sites.ts';
 import { attempt } from '../state/attempt.ts';
 import { type Command, commandFor } from '../state/commands.ts';
 import { themeChosen } from '../state/preferences.ts';
@@ -24,16 +23,12 @@ export function Commands() {
     name,
     run: () => navigate(to),
   });
-  const begin = async () => {
-    const { newPost } = await import('../screens/posts/post-actions.ts');
-    navigate(`/posts/${await newPost(await ensureSite())}/target`);
-  };
   useCommands([
     {
       id: 'new-post',
       group: 'Go to',
       name: 'New post',
-      run: () => attempt(begin(), 'A post could not be begun'),
+      run: () => navigate('/posts', { state: 'new post' }),
     },
     { id: 'palette', group: 'Help', name: 'All actions', keys: 'Mod+K', run: () => setOpen('palette') },
     { id: 'shortcuts', group: 'Help', name: 'Shortcuts', keys: '?', run: () => setOpen('shortcuts') },

@@ -1,6 +1,6 @@
 import { Download, FileUp, Plus, Trash2 } from 'lucide-react';
-import { useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
 import { STATUSES } from '../../../core/draft/index.ts';
 import { attempt } from '../../state/attempt.ts';
 import { useColumns } from '../../state/use-columns.ts';
@@ -42,6 +42,15 @@ export function Posts() {
 
   const open = (id: string | null) => id !== null && navigate(`/posts/${id}/target`);
   const create = () => site && attempt(newPost(site).then(open));
+  const { state: asked } = useLocation();
+  const begun = useRef(false);
+  useEffect(() => {
+    // Asked for from the palette, wherever that was opened; Back leads past it.
+    if (asked !== 'new post' || !site || begun.current) return;
+    begun.current = true;
+    const begin = async () => navigate(`/posts/${await newPost(site)}/target`, { replace: true });
+    attempt(begin(), 'A post could not be begun');
+  }, [asked, site, navigate]);
   const remove = (ids: readonly string[], name = '') =>
     attempt(deletePosts(ids, name).then(() => setSelected(new Set())));
   // biome-ignore lint/correctness/useExhaustiveDependencies: columns stay the same ones while the list stands.
