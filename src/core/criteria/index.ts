@@ -36,7 +36,7 @@ export { ramp } from './ramp.ts';
 export { type ReportFacts, reportFacts } from './report-facts.ts';
 export { ownFigure, type StatedFigure, statedFigures } from './rules/claims-sourced.ts';
 export { isVague as isVagueLink, judgedLinks, vagueLinkFixes } from './rules/link-words.ts';
-export { linksToOthers, unlinked as linkSetTo } from './rules/links-internal.ts';
+export { linksToOthers, unlinked as linkSetTo, wishedInternalLinks } from './rules/links-internal.ts';
 export { deadLinkFixes, isDead as isDeadLink } from './rules/links-live.ts';
 export {
   type CriterionResult,

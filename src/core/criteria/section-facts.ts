@@ -1,6 +1,7 @@
 import { fleschReadingEase } from '../language/index.ts';
 import type { BlockReading } from './block-reader.ts';
 import type { DraftFacts } from './draft-facts.ts';
+import { statedFigures } from './rules/claims-sourced.ts';
 import { answeringSections } from './rules/questions-answered.ts';
 
 /** What one section of a draft holds: a heading with what follows it, or what stands before the first. */
@@ -35,6 +36,7 @@ export function sectionFacts(facts: DraftFacts): SectionFacts[] {
   for (let at = 0; at < readings.length; at++)
     if (at !== titleBlock && (readings[at].level > 0 || starts.length === 0)) starts.push(at);
   const answers = answeringSections(facts, starts);
+  const figures = statedFigures(facts);
   const terms = settings.study?.terms.length ?? 0;
   const sectionsOfTerm = new Uint32Array(terms);
   const termsOf = starts.map((from, at) => {
@@ -59,7 +61,7 @@ export function sectionFacts(facts: DraftFacts): SectionFacts[] {
       counts.sentences += sentences;
       counts.syllables += syllables;
     }
-    const claims = body.flatMap((reading) => reading.claims);
+    const claims = figures.filter(({ block: index }) => within(index, at));
     return {
       blockId: block.id,
       heading,
@@ -72,7 +74,7 @@ export function sectionFacts(facts: DraftFacts): SectionFacts[] {
       pictures: images.filter(({ index }) => within(index, at)).length,
       scanPoints: new Set(body.flatMap(({ container }) => (container ? [container] : []))).size,
       claims: claims.length,
-      openClaims: claims.filter(({ sourced }) => !sourced).length,
+      openClaims: claims.filter(({ source }) => source === null).length,
       questions: answers[at],
     };
   });

@@ -66,6 +66,16 @@ describe('the sections of a draft', () => {
     expect(
       sections.flatMap(({ heading, questions }) => questions.map((text) => `${heading}: ${text}`)),
     ).toEqual(['What to bring: what to bring on a ride']));
+  it('hold no open figure any more where it is the writer’s own count', () => {
+    const own = factsOf({ md: MD, ownFigures: ['About 40 % of riders forget the pump.'] });
+    expect(sectionFacts(own).map(({ claims, openClaims }) => [claims, openClaims])).toEqual([
+      [0, 0],
+      [1, 0],
+      [0, 0],
+      [0, 0],
+      [0, 0],
+    ]);
+  });
   it('add up to the words of the post', () =>
     expect(sections.reduce((sum, { words }) => sum + words, 0)).toBe(
       facts.words - facts.headings.reduce((sum, { reading }) => sum + reading.words, 0),

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Redirect, redirectedTo, withRedirect } from './redirects.ts';
+import { type Redirect, redirectedTo, withoutRedirect, withRedirect } from './redirects.ts';
 
 const redirect = (from: string, to: string | null): Redirect => ({
   from,
@@ -30,6 +30,11 @@ describe('redirects of a site', () => {
     const there = withRedirect([], redirect('/a', '/b'));
     expect(ends(withRedirect(there, redirect('/b', '/a')))).toEqual(['/b > /a']);
     expect(withRedirect([], redirect('/a', '/a/'))).toEqual([]);
+  });
+  it('that are taken back leave those that were added since, and lead where they led', () => {
+    const before = [redirect('/a', '/b')];
+    const after = [...withRedirect(before, redirect('/b', '/c')), redirect('/x', '/y')];
+    expect(ends(withoutRedirect(after, { from: '/b', to: '/c' }))).toEqual(['/a > /b', '/x > /y']);
   });
   it('of one address: the last counts', () =>
     expect(ends(withRedirect([redirect('/a', '/b')], redirect('/a', '/c')))).toEqual(['/a > /c']));

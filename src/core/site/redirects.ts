@@ -51,4 +51,13 @@ export function withRedirect(redirects: readonly Redirect[], added: Redirect): R
   return [...kept.filter(({ from, to: end }) => end === null || comparablePath(end) !== from), added];
 }
 
+/** The redirects of a site with one taken back: what had led to its `from` leads there again. */
+export const withoutRedirect = (
+  redirects: readonly Redirect[],
+  { from, to }: { from: string; to: string },
+): Redirect[] =>
+  withRedirect(redirects, { from: comparablePath(to) ?? to, to: from, since: '', why: '' }).filter(
+    (redirect) => redirect.from !== comparablePath(to),
+  );
+
 const isElsewhere = (address: string): boolean => /^[a-z][a-z0-9+.-]*:|^\/\//i.test(address);

@@ -2,6 +2,7 @@ import type { PostRef, SiteFacts } from '../criteria/index.ts';
 import { isEnglish, keywordKeys } from '../language/index.ts';
 import { comparablePath, effectiveMetaTitle, postPath, titleKey } from '../listing/index.ts';
 import type { IndexedPost } from './indexed-post.ts';
+import { openToReaders } from './publishing.ts';
 import type { SiteSettings } from './site-settings.ts';
 
 /** The path of a post: its canonical address, else the site's pattern with its slug, else its file. */
@@ -31,8 +32,7 @@ export class SiteIndex {
       if (path) this.pages.set(path, page.title ?? '');
     }
     const posted = new Set<string>();
-    // A folder in which nothing is published keeps no account of it.
-    const keepsStatus = posts.some(({ status }) => status === 'published');
+    const isOpen = openToReaders(posts.map(({ status }) => status));
     for (const post of posts) {
       const ref = { id: post.id, title: post.title || post.slug || 'Untitled' };
       const metaTitle = titleKey(
@@ -47,8 +47,7 @@ export class SiteIndex {
       if (path) {
         this.pages.set(path, post.title);
         posted.add(path);
-        if (keepsStatus && post.status !== 'published' && post.status !== 'scheduled')
-          this.unpublished.add(path);
+        if (!isOpen(post.status)) this.unpublished.add(path);
       }
       // In a folder a link may also follow the files.
       const file = post.filePath

@@ -1,5 +1,5 @@
 import { defaultFilter, Command as Palette } from 'cmdk';
-import { postsOf } from '../data/posts.ts';
+import { postsOfInSlices } from '../data/posts.ts';
 import { currentSite } from '../data/sites.ts';
 import { useLiveQuery } from '../state/use-live-query.ts';
 import { STATUS_NAMES } from '../ui/status-names.ts';
@@ -29,7 +29,7 @@ export function PalettePosts({
 }) {
   const posts = useLiveQuery(async () => {
     const site = await currentSite();
-    return site ? postsOf(site.id) : [];
+    return site ? postsOfInSlices(site.id) : [];
   });
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
   if (!posts || words.length === 0) return null;

@@ -1,4 +1,3 @@
-import type { OutsideAnswer } from '../../core/site/index.ts';
 import { database } from './database.ts';
 import type { FolderRow, TrialRow, UnsavedRow } from './visit-rows.ts';
 
@@ -13,16 +12,7 @@ interface Rows {
   unsaved: UnsavedRow;
   trials: TrialRow;
   folders: FolderRow;
-  addressChecks: OutsideAnswer;
 }
-
-/** By which property rows of each kind are known. */
-const KEYS: Record<keyof Rows, string> = {
-  unsaved: 'visit',
-  trials: 'postId',
-  folders: 'id',
-  addressChecks: 'address',
-};
 
 /** Opens the store of the database in hand. Where the window refuses storage there is none, and nothing is kept. */
 export function openVisitStore(): Promise<IDBDatabase | null> {
@@ -31,11 +21,11 @@ export function openVisitStore(): Promise<IDBDatabase | null> {
   const open = new Promise<IDBDatabase | null>((done) => {
     // In a window that refuses storage even asking may throw.
     try {
-      const request = indexedDB.open(name, 2);
+      const request = indexedDB.open(name, 1);
       request.onupgradeneeded = () => {
-        const { result } = request;
-        for (const [kind, keyPath] of Object.entries(KEYS))
-          if (!result.objectStoreNames.contains(kind)) result.createObjectStore(kind, { keyPath });
+        request.result.createObjectStore('unsaved', { keyPath: 'visit' });
+        request.result.createObjectStore('trials', { keyPath: 'postId' });
+        request.result.createObjectStore('folders', { keyPath: 'id' });
       };
       request.onsuccess = () => {
         const store = request.result;

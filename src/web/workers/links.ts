@@ -1,12 +1,11 @@
-import { type DraftEdit, type DraftFacts, linksToOthers } from '../../core/criteria/index.ts';
-import { linksOf, type PostDocument } from '../../core/draft/index.ts';
+import { type DraftEdit, linksToOthers, wishedInternalLinks } from '../../core/criteria/index.ts';
+import type { PostDocument } from '../../core/draft/index.ts';
 import { isEnglish, PhraseMatcher } from '../../core/language/index.ts';
-import { comparablePath } from '../../core/listing/index.ts';
 import {
   LinkBook,
   type LinkFault,
   type LinkOffer,
-  type LinkTarget,
+  linkedPaths,
   linkFaults,
   linkIn,
   linksOut,
@@ -44,8 +43,6 @@ export interface LinkHere {
   postId: string;
   title: string;
   status: PostRow['fields']['status'];
-  /** The revision in which its words stood so. */
-  revision: number;
   offer: LinkOffer;
 }
 
@@ -58,23 +55,6 @@ export interface LinkingPost {
 
 /** Bodies that are read in one go. */
 const SLICE = 100;
-
-/** Paths of the site that links lead to. */
-const pathsOf = (blocks: PostDocument['draft']['blocks'], base: string | null): Set<string> =>
-  new Set(
-    blocks.flatMap((block) =>
-      [...linksOf(block).map(({ href }) => href), ...(block.image?.link ? [block.image.link] : [])].flatMap(
-        (href) => comparablePath(href, base ?? '/') ?? [],
-      ),
-    ),
-  );
-
-/** How many links to pages of the site are wished for so many words. */
-function wishedLinks({ settings: { limits }, words }: DraftFacts): [number, number] {
-  const [, from, to] = limits.internalLinks;
-  const least = Math.max(1, Math.ceil(((from ?? 0) * words) / 1000));
-  return [least, Math.max(least, Math.floor(((to ?? from ?? 0) * words) / 1000))];
-}
 
 /** What a post's links come to, and what would be worth linking. */
 export const links = {
@@ -92,7 +72,7 @@ export const links = {
     withDrafts: boolean,
   ): Promise<LinksView> {
     const { vocabulary, posts, facts, context, targets, site } = await surroundings(siteId, postId, document);
-    const isOpen = openToReaders(posts);
+    const isOpen = openToReaders(posts.map(({ fields }) => fields.status));
     const book = new LinkBook(
       targets.filter(({ status }) => withDrafts || isOpen(status)),
       vocabulary,
@@ -107,7 +87,7 @@ export const links = {
       offers: linksOut(document.draft.blocks, book, linked, (text, tokens) => own.match(text, tokens)),
       faults: linkFaults(facts, context.site, site.redirects ?? [], answers),
       internal: linksToOthers(facts).length,
-      wished: wishedLinks(facts),
+      wished: wishedInternalLinks(facts),
       outside,
       checked: oldest(outside, answers),
       unsure: [...answers.values()]
@@ -123,11 +103,11 @@ export const links = {
     document: PostDocument,
     job: string,
   ): Promise<LinkHere[] | null> {
-    const { vocabulary, posts, targets } = await surroundings(siteId, postId, document);
+    const { vocabulary, data, posts, targets, site } = await surroundings(siteId, postId, document);
     const book = new LinkBook(targets, vocabulary);
-    const only = targets.findIndex((target: LinkTarget) => target.postId === postId);
+    const only = targets.findIndex((target) => target.postId === postId);
     if (only < 0) return null;
-    const pathOf = new Map(targets.map(({ postId: id, path }) => [id, path]));
+    const host = site.baseAddress || null;
     const found: LinkHere[] = [];
     const others = posts.filter(({ id }) => id !== postId);
     for (let from = 0; from < others.length; from += SLICE) {
@@ -135,17 +115,13 @@ export const links = {
       const bodies = await database().bodies.bulkGet(rows.map(({ id }) => id));
       rows.forEach((row, at) => {
         const { blocks } = finishedBody(bodies[at]);
-        const offer = linkIn(
-          { id: row.id, blocks, links: pathsOf(blocks, pathOf.get(row.id) ?? null) },
-          book,
-          only,
-        );
+        const links = linkedPaths(blocks, { base: postPathOf(row.fields, data.site), host });
+        const offer = linkIn(blocks, links, book, only);
         if (offer)
           found.push({
             postId: row.id,
             title: row.fields.title || 'Untitled',
             status: row.fields.status,
-            revision: row.revision,
             offer,
           });
       });

@@ -24,7 +24,8 @@ export interface QuotedPlace {
 
 /** Whose words and figures a post holds. */
 export interface SourcesView {
-  figures: StatedFigure[];
+  /** Null: figures are told in English texts alone. */
+  figures: StatedFigure[] | null;
   quotes: QuotedPlace[];
 }
 
@@ -68,7 +69,7 @@ export const sources = {
   async sourcesOf(siteId: string, postId: string, document: PostDocument): Promise<SourcesView> {
     const { facts } = await surroundings(siteId, postId, document);
     return {
-      figures: statedFigures(facts),
+      figures: facts.english ? statedFigures(facts) : null,
       quotes: bareQuotes(document.draft.blocks).map((place) => quoted(document.draft, place)),
     };
   },

@@ -19,6 +19,13 @@ export const unlinked = ({ block, start, end }: LinkFact, href: string | null = 
   href,
 });
 
+/** How many links to other pages of the site are wished for a draft of its length: so many at least, and at most. */
+export function wishedInternalLinks({ settings: { limits }, words }: DraftFacts): [from: number, to: number] {
+  const [, from, to] = limits.internalLinks;
+  const least = Math.max(1, Math.ceil(((from ?? 0) * words) / 1000));
+  return [least, Math.max(least, Math.floor(((to ?? from ?? 0) * words) / 1000))];
+}
+
 export const linksInternal = criterion({
   id: 'links-internal',
   group: 'links',
@@ -40,7 +47,7 @@ export const linksInternal = criterion({
           ? Number.POSITIVE_INFINITY
           : (1000 * links.length) / facts.words;
     const many = limits[2] !== null && x > limits[2];
-    const wanted = Math.max(1, Math.ceil(((limits[1] ?? 0) * facts.words) / 1000) - links.length);
+    const wanted = Math.max(1, wishedInternalLinks(facts)[0] - links.length);
     const advice = many
       ? `${count(links.length, 'internal link')} for ${count(facts.words, 'word')}: more than one for every ${Math.round(1000 / (limits[2] ?? 10))} words. Write on, or keep those that help.`
       : `Link to ${count(wanted, 'more page')} of your site.`;

@@ -13,7 +13,7 @@ export {
   type OutsideAnswer,
   outsideAddresses,
 } from './link-faults.ts';
-export { type LinkTarget, linkTargets, openToReaders, postPathOf } from './link-target.ts';
-export { linkIn, type OtherPost } from './links-in.ts';
+export { type LinkTarget, linkTargets, postPathOf } from './link-target.ts';
+export { linkIn } from './links-in.ts';
 export { type LinkOffer, linksOut } from './links-out.ts';
-export { movedLinkEdits } from './moved-links.ts';
+export { linkedPaths, movedLinkEdits } from './moved-links.ts';

@@ -27,6 +27,9 @@ const SLUG_WORTH = 0.75;
 /** Share of a name's weight that the words which are missing in a passage may have: whatever is offered holds a word of the rest. */
 export const MAY_LACK = 0.4;
 
+/** Words of a name that are looked for: whatever is longer is no name by which anybody speaks of a page. */
+const MOST_STEMS = 16;
+
 /** The last part of a path as words. */
 const wordsOfPath = (path: string) => (path.split('/').at(-1) ?? '').replace(/[-_.+]+/g, ' ');
 
@@ -70,7 +73,7 @@ export class LinkBook {
     if (postId === null || !keyword) phrases.push({ text: wordsOfPath(path), worth: SLUG_WORTH });
     const seen = new Set<string>();
     return phrases.flatMap(({ text, worth }) => {
-      const stems = keywordStemsOf(text, this.vocabulary, this.bases);
+      const stems = keywordStemsOf(text, this.vocabulary, this.bases).slice(0, MOST_STEMS);
       const key = stems.map(({ stem }) => stem).join(' ');
       if (stems.length === 0 || seen.has(key)) return [];
       seen.add(key);

@@ -18,13 +18,6 @@ export interface LinkTarget {
   postId: string | null;
 }
 
-/** Posts that readers can open, or will; where nothing is published, no account is kept of it and all count. */
-export function openToReaders(posts: readonly { fields: Pick<PostFields, 'status'> }[]) {
-  const keepsStatus = posts.some(({ fields }) => fields.status === 'published');
-  return (status: Status | null): boolean =>
-    !keepsStatus || status === null || status === 'published' || status === 'scheduled';
-}
-
 /** The path of a post of the site in comparable form; null without a slug. */
 export const postPathOf = (fields: PostFields, site: SiteSettings): string | null =>
   pathOfPost({ slug: fields.slug, canonical: fields.canonical }, site);

@@ -2,12 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { applyEdits } from '../../criteria/index.ts';
 import { emptyFields, linksOf, readMarkdown } from '../../draft/index.ts';
 import { PhraseMatcher, Vocabulary } from '../../language/index.ts';
+import { openToReaders } from '../publishing.ts';
 import { unknownSite } from '../site-settings.ts';
 import { LinkBook } from './link-book.ts';
-import { linkTargets, openToReaders } from './link-target.ts';
+import { linkTargets } from './link-target.ts';
 import { linkIn } from './links-in.ts';
 import { linksOut } from './links-out.ts';
-import { movedLinkEdits } from './moved-links.ts';
+import { linkedPaths, movedLinkEdits } from './moved-links.ts';
 
 /** Posts of a blog on baking and brewing: title, keyword, slug. */
 const BLOG: [title: string, keyword: string, slug: string][] = [
@@ -95,6 +96,14 @@ describe('pages worth linking', () => {
       linksOut(draftOf('The constructor of __proto__.'), strange, new Set()).map((one) => one.quote),
     ).toEqual(expect.arrayContaining(['constructor']));
   });
+  it('are looked for in time where a title has thousands of words, and the text too', () => {
+    const long = Array.from(
+      { length: 5000 },
+      (_, at) => `word${String.fromCharCode(97 + (at % 26))}${at}x`,
+    ).join(' ');
+    const odd = [{ id: 'a', fields: { ...emptyFields(), title: long, slug: 'a' } }];
+    linksOut(draftOf(long), new LinkBook(linkTargets(odd, site), vocabulary), new Set());
+  }, 10_000);
   it('do not depend on what the vocabulary read before', () => {
     const text = 'Feed the sourdough starter with bread flour in proving baskets.';
     const words = new Vocabulary();
@@ -108,26 +117,41 @@ describe('pages worth linking', () => {
 
 describe('posts that readers cannot open', () => {
   it('are told from those that they can, where anything is published', () => {
-    const isOpen = openToReaders([{ fields: { status: 'published' } }]);
+    const isOpen = openToReaders(['draft', 'published']);
     expect((['draft', 'in-review', 'scheduled', 'published'] as const).map(isOpen)).toEqual([
       false,
       false,
       true,
       true,
     ]);
-    expect(openToReaders([{ fields: { status: 'draft' } }])('draft')).toBe(true);
+    expect(openToReaders(['draft'])('draft')).toBe(true);
   });
 });
 
 describe('posts that should link here', () => {
   const here = targets.findIndex(({ path }) => path.endsWith('rye-bread'));
   const from = (text: string, links: string[] = []) =>
-    linkIn({ id: 'x', blocks: draftOf(text), links: new Set(links) }, book, here)?.quote ?? null;
+    linkIn(draftOf(text), new Set(links), book, here)?.quote ?? null;
   it('name what this one is about, and do not link to it', () => {
     expect(from('Some like rye bread toasted.')).toBe('rye bread');
     expect(from('Some like rye bread toasted.', ['/journal/rye-bread'])).toBeNull();
     expect(from('Some like bread toasted.')).toBeNull();
   });
+});
+
+describe('the paths that a draft links to', () => {
+  it('are those of the site alone: the same path elsewhere is another page', () =>
+    expect([
+      ...linkedPaths(
+        draftOf(
+          '[a](/journal/rye) [b](https://other.example/journal/panettone) [c](https://baker.example/c/)',
+        ),
+        {
+          base: null,
+          host: 'baker.example',
+        },
+      ),
+    ]).toEqual(['/journal/rye', '/c']));
 });
 
 describe('links to a page that moves', () => {

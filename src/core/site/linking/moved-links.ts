@@ -8,16 +8,34 @@ function withPath(href: string, path: string): string {
   return `${origin}${path}${rest}`;
 }
 
+/** A post as its links are read: its own path, by which relative ones are resolved, and the site's host (null: only relative ones are its own). */
+export interface LinkPlace {
+  base: string | null;
+  host: string | null;
+}
+
+/** The path of the site that an address leads to; null where it leads elsewhere. */
+const sitePath = (href: string, { base, host }: LinkPlace): string | null =>
+  linkKind(href, host) === 'internal' ? comparablePath(href, base ?? '/') : null;
+
+/** The paths of the site that a draft links to, in its text and from its pictures. */
+export const linkedPaths = (blocks: readonly Block[], place: LinkPlace): Set<string> =>
+  new Set(
+    blocks.flatMap((block) =>
+      [...linksOf(block).map(({ href }) => href), block.image?.link ?? ''].flatMap((href) =>
+        href === '' ? [] : (sitePath(href, place) ?? []),
+      ),
+    ),
+  );
+
 /**
- * The edits by which links of a draft to one page of the site lead to where it has moved. `base` is the draft's own path, by
- * which relative links are resolved, `host` the site's (null: only relative links are its own).
+ * The edits by which links of a draft to one page of the site lead to where it has moved.
  */
 export function movedLinkEdits(
   blocks: readonly Block[],
-  { base, host, from, to }: { base: string | null; host: string | null; from: string; to: string },
+  { from, to, ...place }: LinkPlace & { from: string; to: string },
 ): DraftEdit[] {
-  const leads = (href: string): boolean =>
-    linkKind(href, host) === 'internal' && comparablePath(href, base ?? '/') === from;
+  const leads = (href: string): boolean => sitePath(href, place) === from;
   return blocks.flatMap((block): DraftEdit[] => {
     const edits = linksOf(block)
       .filter(({ href }) => leads(href))

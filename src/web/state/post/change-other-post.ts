@@ -2,7 +2,7 @@ import { applyEdits, type DraftEdit } from '../../../core/criteria/index.ts';
 import { loadPost, StaleWrite, savePost } from '../../data/posts.ts';
 import { keepVersion } from '../../data/versions.ts';
 import type { TakeBack } from '../undo.ts';
-import { takeBackInPost } from './open-sessions.ts';
+import { lastVisitWritten, takeBackInPost } from './open-sessions.ts';
 
 /** Times that a change is tried anew where another tab wrote the post in between. */
 const ATTEMPTS = 3;
@@ -16,6 +16,7 @@ export async function changeOtherPost(
   edits: readonly DraftEdit[],
   why: string,
 ): Promise<TakeBack | null> {
+  await lastVisitWritten(id);
   for (let attempt = 1; ; attempt++) {
     const loaded = await loadPost(id);
     if (!loaded) return null;

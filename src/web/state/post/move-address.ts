@@ -1,6 +1,6 @@
 import type { PostFields } from '../../../core/draft/index.ts';
 import { comparablePath } from '../../../core/listing/index.ts';
-import { withRedirect } from '../../../core/site/index.ts';
+import { withoutRedirect, withRedirect } from '../../../core/site/index.ts';
 import { changeRow } from '../../data/change-row.ts';
 import { database } from '../../data/database.ts';
 import type { LinkingPost } from '../../workers/links.ts';
@@ -10,8 +10,13 @@ import { changeOtherPost } from './change-other-post.ts';
 import type { PostSession } from './post-session.ts';
 
 /** Whether a change of the slug is asked about first: readers know the address of a published post. */
-export const asksForSlug = ({ status, slug }: Pick<PostFields, 'status' | 'slug'>): boolean =>
-  status === 'published' && slug !== '';
+export const asksForSlug = ({
+  status,
+  slug,
+  canonical,
+}: Pick<PostFields, 'status' | 'slug' | 'canonical'>): boolean =>
+  // Under an address of its own the slug says nothing to readers.
+  status === 'published' && slug !== '' && canonical === '';
 
 /** Other posts of the site that link to an address, with the edits that lead them to another. */
 export async function linkingPosts(session: PostSession, from: string, to: string): Promise<LinkingPost[]> {
@@ -28,13 +33,19 @@ export async function moveAddress(
 ): Promise<{ takeBack: TakeBack; left: string[] }> {
   const path = comparablePath(from) ?? from;
   const redirect = { from: path, to, since: new Date().toISOString(), why: 'The address changed' };
-  // The redirect first: whatever fails then, the old address leads somewhere.
-  const back: TakeBack[] = [
-    await changeRow(database().sites, session.siteId, ({ redirects = [] }) => ({
-      redirects: withRedirect(redirects, redirect),
-    })),
-  ];
-  back.push(session.change({ fields: { slug } }));
+  const back: TakeBack[] = [session.change({ fields: { slug } })];
+  // Another tab may have begun to write the post in the meantime: then nothing is changed here.
+  if (session.document.fields.slug !== slug)
+    throw new Error('The post is written in another tab: change its address there.');
+  const { sites } = database();
+  await changeRow(sites, session.siteId, ({ redirects = [] }) => ({
+    redirects: withRedirect(redirects, redirect),
+  }));
+  back.push(async () => {
+    await changeRow(sites, session.siteId, ({ redirects = [] }) => ({
+      redirects: withoutRedirect(redirects, { from: path, to }),
+    }));
+  });
   const left: string[] = [];
   for (const { postId, title, edits } of mend) {
     try {

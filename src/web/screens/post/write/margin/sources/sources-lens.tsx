@@ -1,6 +1,5 @@
 import type { CriterionResult } from '../../../../../../core/criteria/index.ts';
 import { useAppSelector } from '../../../../../state/store.ts';
-import { counted } from '../../../../../ui/figures.ts';
 import { Waiting } from '../../../../../ui/waiting.tsx';
 import { usePost } from '../../../frame/post-context.ts';
 import type { LensProps } from '../lens-props.ts';
@@ -8,10 +7,6 @@ import { useLook } from '../use-look.ts';
 import { Figures } from './figures.tsx';
 import { PlaceList } from './place-list.tsx';
 import { SharedList } from './shared-list.tsx';
-
-/** Places of the draft that a criterion speaks of. */
-const placesOf = (criteria: readonly CriterionResult[], wanted: string) =>
-  criteria.find(({ id }) => id === wanted)?.evidence ?? [];
 
 /** Whose words and figures the post holds. */
 export function SourcesLens({ body }: Pick<LensProps, 'body'>) {
@@ -22,12 +17,16 @@ export function SourcesLens({ body }: Pick<LensProps, 'body'>) {
     (worker) => worker.sourcesOf(session.siteId, session.id, session.finished),
     'The sources could not be looked through',
   );
-  const ageing = placesOf(criteria as CriterionResult[], 'timely');
+  const timely = (criteria as CriterionResult[]).find(({ id }) => id === 'timely');
   return (
     <section aria-label="Sources" className="min-w-0 flex-1 px-4 pt-3 pb-10 text-[13px]">
       {answer ? (
         <>
-          <Figures figures={answer.figures} body={body} />
+          {answer.figures ? (
+            <Figures figures={answer.figures} body={body} />
+          ) : (
+            <p className="text-soft">Figures are told in English texts alone.</p>
+          )}
           <h3 className="mt-5 font-semibold">Quotes without a name {answer.quotes.length}</h3>
           {answer.quotes.length === 0 ? (
             <p className="text-soft">No words of others stand here without saying whose they are.</p>
@@ -35,16 +34,13 @@ export function SourcesLens({ body }: Pick<LensProps, 'body'>) {
             <PlaceList name="Quotes without a name" places={answer.quotes} body={body} />
           )}
           <SharedList body={body} />
-          <h3 className="mt-5 font-semibold">Words that age {ageing.length}</h3>
-          {ageing.length === 0 ? (
-            <p className="text-soft">No year has passed, and no word is true on one day alone.</p>
-          ) : (
+          {timely?.applies && (
             <>
+              <h3 className="mt-5 font-semibold">Words that age {timely.measured}</h3>
               <p className="text-soft">
-                {counted(ageing.length, 'place')} will read old, or {ageing.length === 1 ? 'does' : 'do'}{' '}
-                already.
+                {timely.advice ?? 'No year has passed, and no word is true on one day alone.'}
               </p>
-              <PlaceList name="Words that age" places={ageing} body={body} />
+              <PlaceList name="Words that age" places={timely.evidence} body={body} />
             </>
           )}
         </>
