@@ -19,10 +19,13 @@ const MAX_UNDERLINES = 1000;
 /** Lines, blank ones too, and signs that begin a tag, an escape or a character reference: each costs the reader a step of its own. */
 const MAX_LINES = 30_000;
 const MAX_PIECES = 20_000;
+/** Web and mail addresses, each of which is found, made a link and read; no post has so many. A line that defines one for use elsewhere costs little. */
+const MAX_ADDRESSES = 5000;
 
 const CONTAINER = /^(?:[ \t]*(?:>|[-+*](?=[ \t])|\d{1,9}[.)](?=[ \t])))+/;
 /** A line that begins a list item or a definition of an address: what stands before it is not paired with it. */
 const BEGINS_ANEW = /^[ \t]*(?:>[ \t]?)*(?:(?:[-+*]|\d{1,9}[.)])[ \t]|\[[^\]]+\]:)/;
+const DEFINITION = /^[ \t]*\[[^\]]+\]:/;
 const TABLE_RULE = /^[ \t]*\|?[ \t]*:?-+:?[ \t]*(?:\|[ \t]*:?-+:?[ \t]*)*\|?[ \t]*$/;
 
 const HEADING = /^[ \t]*(?:>[ \t]?)*#{1,6}(?:[ \t]|$)/;
@@ -51,7 +54,7 @@ export function checkMarkdown(text: string): void {
     marks = 0;
     begun = next;
   };
-  let [blocks, headings, underlines, lines, pieces] = [0, 0, 0, 0, 0];
+  let [blocks, headings, underlines, lines, pieces, addresses] = [0, 0, 0, 0, 0, 0];
   const count = (words: string, line: number) => {
     const isHeading = HEADING.test(words);
     const begins = lines === 0 || isHeading || BEGINS_ANEW.test(words);
@@ -90,6 +93,8 @@ export function checkMarkdown(text: string): void {
     if (words.includes('|') && TABLE_RULE.test(words)) inTable = true;
     pieces += words.match(/[\\<&](?=\S)/g)?.length ?? 0;
     if (pieces > MAX_PIECES) tooMany(MAX_PIECES, 'tags, escapes and character references', line);
+    if (!DEFINITION.test(words)) addresses += words.match(/@(?=\w)|:\/\/|www\./gi)?.length ?? 0;
+    if (addresses > MAX_ADDRESSES) tooMany(MAX_ADDRESSES, 'web and mail addresses', line);
     marks += words.match(/[*_]+|`+|\[|\]\(/g)?.length ?? 0;
   }
   endChunk(0);

@@ -16,6 +16,12 @@ describe('a text that would take work out of proportion is refused by what stand
       /nested too deeply/,
     ],
     ['formats left open in a table', 'a.html', `<table>${'a<b>'.repeat(50_000)}`, /nested too deeply/],
+    [
+      'mail addresses',
+      'a.md',
+      many(5001, () => 'a@b.example '),
+      /more than 5,000 web and mail addresses \(line 1\)/,
+    ],
     ['HTML in Markdown', 'a.md', many(9000, (at) => `<p><b id=${at}>a`), /nested too deeply/],
     [
       'quotes within quotes',
