@@ -25,7 +25,9 @@ export {
   type PictureSize,
 } from './draft-facts.ts';
 export { applyEdits, type DraftEdit, withNewIds } from './edits.ts';
+export { type AltDraft, altDraft } from './fixing/alt-texts.ts';
 export { GROUPS, type Group } from './groups.ts';
+export { imageName } from './image-reading.ts';
 export { type KeywordStem, keywordStemsOf } from './keyword-stems.ts';
 export { LIMIT_MEANINGS, type LimitMeaning, RAMP_CORNERS } from './limit-meanings.ts';
 export type { Limits, Ramp } from './limits.ts';
@@ -35,6 +37,7 @@ export { defaultProfile, type Profile, readProfile } from './profile.ts';
 export { ramp } from './ramp.ts';
 export { type ReportFacts, reportFacts } from './report-facts.ts';
 export { ownFigure, type StatedFigure, statedFigures } from './rules/claims-sourced.ts';
+export { isTellingName } from './rules/image-name.ts';
 export { isVague as isVagueLink, judgedLinks, vagueLinkFixes } from './rules/link-words.ts';
 export { linksToOthers, unlinked as linkSetTo, wishedInternalLinks } from './rules/links-internal.ts';
 export { deadLinkFixes, isDead as isDeadLink } from './rules/links-live.ts';

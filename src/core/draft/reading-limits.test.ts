@@ -20,8 +20,9 @@ describe('a text that would take work out of proportion is refused by what stand
       'mail addresses',
       'a.md',
       many(5001, () => 'a@b.example '),
-      /more than 5,000 web and mail addresses \(line 1\)/,
+      /more than 5,000 addresses and pictures \(line 1\)/,
     ],
+    ['pictures', 'a.md', many(5001, () => '<img src=a>'), /more than 5,000 addresses and pictures/],
     ['HTML in Markdown', 'a.md', many(9000, (at) => `<p><b id=${at}>a`), /nested too deeply/],
     [
       'quotes within quotes',

@@ -1,4 +1,5 @@
 import { emptyFields, type PostFields } from '../draft/index.ts';
+import type { FormatWish } from '../pictures/index.ts';
 import { defaultResearchRules, type KeywordWish, type ResearchRules } from '../research/index.ts';
 
 /** A point of the house's own checklist, which no program can judge. */
@@ -21,6 +22,8 @@ export interface House {
   checklist: ChecklistItem[];
   /** Weights and click curve of research; absent: as they come. */
   research?: ResearchRules;
+  /** The format that pictures are put in; absent: what suits each. */
+  pictureFormat?: FormatWish;
   /** Filters, order and columns of the keyword table under a name. */
   keywordViews?: { name: string; wish: KeywordWish; columns: string[] }[];
 }

@@ -125,6 +125,10 @@ async function withFreeNames(data: BackupTables): Promise<BackupTables> {
     if (name !== picture.name) moved.set(`${picture.siteId} ${MEDIA}${picture.name}`, MEDIA + name);
     pictures.push({ ...picture, name });
   }
+  for (const picture of pictures) {
+    const original = moved.get(`${picture.siteId} ${MEDIA}${picture.madeFrom}`);
+    if (original) picture.madeFrom = original.slice(MEDIA.length);
+  }
   const rename = <Row extends { siteId: string; draft: BodyRow['draft'] }>(row: Row): Row => ({
     ...row,
     draft: {

@@ -1,6 +1,7 @@
 import type { PictureSize } from '../../core/criteria/index.ts';
 import { database } from './database.ts';
 import { sha256 } from './digest.ts';
+import type { PictureRow } from './post-rows.ts';
 
 /** The folder under which drafts name their pictures. */
 export const MEDIA = 'media/';
@@ -15,19 +16,23 @@ export async function freeName(siteId: string, wished: string, sha: string): Pro
   }
 }
 
-/** Keeps a file under a clean name and answers the address that drafts use. A name that is taken gets a number. */
+/**
+ * Keeps a file under a clean name and answers the address that drafts use. A name that is taken gets a number; where the same
+ * file is kept under that name already, what is known of it stays.
+ */
 export async function keepPicture(
   siteId: string,
   fileName: string,
   blob: Blob,
   size: PictureSize,
+  known: Pick<PictureRow, 'origin' | 'madeFrom'> = {},
 ): Promise<string> {
   const sha = await sha256(await blob.arrayBuffer());
   const { pictures, blobs } = database();
   return database().transaction('rw', pictures, blobs, async () => {
     const name = await freeName(siteId, fileName, sha);
     await blobs.put({ sha, blob });
-    await pictures.put({ siteId, name, sha, ...size });
+    await pictures.put({ ...(await pictures.get([siteId, name])), siteId, name, sha, ...size, ...known });
     return MEDIA + name;
   });
 }
@@ -37,6 +42,19 @@ export async function pictureBlob(siteId: string, src: string): Promise<Blob | n
   if (!src.startsWith(MEDIA)) return null;
   const row = await database().pictures.get([siteId, src.slice(MEDIA.length)]);
   return row ? ((await database().blobs.get(row.sha))?.blob ?? null) : null;
+}
+
+/** What is kept of a picture that a draft names, its file aside; null where it lies elsewhere. */
+export const pictureRow = async (siteId: string, src: string): Promise<PictureRow | null> =>
+  src.startsWith(MEDIA) ? ((await database().pictures.get([siteId, src.slice(MEDIA.length)])) ?? null) : null;
+
+/** Says of a picture whose it is, or lets go of the file it was made of (`madeFrom` undefined). */
+export async function changePicture(
+  siteId: string,
+  src: string,
+  change: Pick<PictureRow, 'origin'> | { madeFrom: undefined },
+): Promise<void> {
+  await database().pictures.update([siteId, src.slice(MEDIA.length)], change);
 }
 
 /** Sizes of all pictures of a site by the address that drafts use. */

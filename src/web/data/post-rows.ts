@@ -93,6 +93,19 @@ export interface PictureRow {
   sha: string;
   bytes: number;
   width: number | null;
+  /** Whose it is; not there: nobody said. */
+  origin?: PictureOrigin;
+  /** The name of the file that this one was made of, which is kept as long as it says so here. */
+  madeFrom?: string;
+}
+
+/** Where a picture comes from. */
+export interface PictureOrigin {
+  kind: 'unsaid' | 'own' | 'licence' | 'permission';
+  /** Who took it or owns it. */
+  credit: string;
+  /** Under which terms, e.g. CC BY 4.0. */
+  licence: string;
 }
 
 export interface BlobRow {

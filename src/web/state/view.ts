@@ -8,11 +8,13 @@ interface View {
   finding: boolean;
   /** The slug that a published post is about to get; null: none is asked about. */
   slugAsked: { postId: string; slug: string } | null;
+  /** The picture on the bench: the block it stands in, or the featured one; null: none. */
+  onBench: { blockId: string | null } | null;
 }
 
 const slice = createSlice({
   name: 'view',
-  initialState: { quiet: false, finding: false, slugAsked: null } as View,
+  initialState: { quiet: false, finding: false, slugAsked: null, onBench: null } as View,
   reducers: {
     quietSet: (state, { payload }: PayloadAction<boolean>) => {
       state.quiet = payload;
@@ -23,8 +25,11 @@ const slice = createSlice({
     slugAsked: (state, { payload }: PayloadAction<View['slugAsked']>) => {
       state.slugAsked = payload;
     },
+    benchSet: (state, { payload }: PayloadAction<View['onBench']>) => {
+      state.onBench = payload;
+    },
   },
 });
 
-export const { quietSet, findingSet, slugAsked } = slice.actions;
+export const { quietSet, findingSet, slugAsked, benchSet } = slice.actions;
 export const viewReducer = slice.reducer;

@@ -9,12 +9,26 @@ export const altEdit = ({ block }: ImageFact, alt: string): DraftEdit =>
     ? { kind: 'set-picture', blockId: block.id, picture: { alt } }
     : { kind: 'set-field', field: 'imageAlt', value: alt };
 
-/** An alternative text out of what stands with a picture: its caption, else the words of its file's name; null where neither says anything. */
-export function altFor(image: ImageFact, facts: DraftFacts): { text: string; from: string } | null {
-  const caption = image.block?.text.replace(/\s+/g, ' ').trim().replace(/\.$/, '') ?? '';
-  if (caption.split(' ').length > 1)
-    return { text: shortened(caption, facts.settings.limits.altCharacters), from: 'its caption' };
-  const words = imageName(image.src)
+/** An alternative text out of what stands with a picture; null where neither caption nor name says anything. */
+export const altFor = (image: ImageFact, facts: DraftFacts): AltDraft | null =>
+  altDraft(image.block?.text ?? '', image.src, facts.settings.limits.altCharacters);
+
+/** A text for a picture, and what it was taken from. */
+export interface AltDraft {
+  text: string;
+  from: 'its caption' | 'its file name';
+}
+
+/**
+ * An alternative text of at most `most` characters out of a picture's caption, else the words of its file's name; null where
+ * neither says anything.
+ *
+ * @example altDraft('', 'media/causeway-at-low-water.jpg', 125)?.text // "Causeway at low water"
+ */
+export function altDraft(captionAsWritten: string, src: string, most: number): AltDraft | null {
+  const caption = captionAsWritten.replace(/\s+/g, ' ').trim().replace(/\.$/, '');
+  if (caption.split(' ').length > 1) return { text: shortened(caption, most), from: 'its caption' };
+  const words = imageName(src)
     .split(/[-_\s]+/)
     .filter(Boolean);
   const said = words.filter((word) => /^\p{L}{2,}$/u.test(word));

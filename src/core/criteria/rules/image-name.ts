@@ -6,8 +6,8 @@ import { measure, NO_KEYWORD } from '../judging.ts';
 const CAMERA =
   /^(?:img|dsc|dscn|dscf|pxl|mvi|gopr|p\d|image|photo|picture|screenshot|untitled|unnamed|scan|foto|bild)$/i;
 
-/** True for a name of real words joined by hyphens: no camera's counter, no hash. */
-function isReal(name: string, [fewest, most]: [number, number]): boolean {
+/** True for a picture's name (without its ending) of real words joined by hyphens: no camera's counter, no hash. */
+export function isTellingName(name: string, [fewest, most]: [number, number]): boolean {
   if (/[_\s%]/.test(name)) return false;
   const words = name.split('-').filter((word) => /^\p{L}[\p{L}\p{M}]+$/u.test(word));
   if (words.some((word) => CAMERA.test(word)) && words.length < 3) return false;
@@ -33,7 +33,7 @@ export const imageNames = criterion({
       images,
       settings: { limits },
     } = facts;
-    const poor = images.filter(({ src }) => !isReal(imageName(src), limits.imageNameWords));
+    const poor = images.filter(({ src }) => !isTellingName(imageName(src), limits.imageNameWords));
     const best = facts.keyword ? Math.max(...images.map(({ src }) => nameTarget(facts, src))) : 0;
     const advice = poor.length
       ? `"${(imageName(poor[0].src) || 'picture data').slice(0, 60)}" says nothing. Name the file by what it shows.`

@@ -15,6 +15,7 @@ import { useUnedited, useWaiting } from '../frame/use-unedited.ts';
 import { ListingEditor } from './listing/listing-editor.tsx';
 import { SlugQuestion } from './listing/slug-question.tsx';
 import { Margin } from './margin/margin.tsx';
+import { BenchInHand } from './pictures/bench/bench-in-hand.tsx';
 import { FeaturedEditor } from './pictures/featured-editor.tsx';
 import { placePictures } from './pictures/insert-pictures.ts';
 import { PicturePicker } from './pictures/picture-picker.tsx';
@@ -199,6 +200,7 @@ export function Write() {
         below={760}
       />
       <SlugQuestion />
+      <BenchInHand />
       <PicturePicker
         siteId={session.siteId}
         open={picking}

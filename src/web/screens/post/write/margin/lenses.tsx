@@ -6,6 +6,7 @@ import { Ledger } from '../../ledger/ledger.tsx';
 import type { LensProps } from './lens-props.ts';
 import { LinksLens } from './links/links-lens.tsx';
 import { Notes } from './notes/notes.tsx';
+import { PicturesLens } from './pictures/pictures-lens.tsx';
 import { QuestionsLens } from './questions/questions-lens.tsx';
 import { SectionsLens } from './sections/sections-lens.tsx';
 import { SourcesLens } from './sources/sources-lens.tsx';
@@ -50,6 +51,7 @@ export const LENSES: readonly Lens[] = [
     ),
   },
   { id: 'links', name: 'Links', count: () => null, component: LinksLens },
+  { id: 'pictures', name: 'Pictures', count: () => null, component: PicturesLens },
   { id: 'sources', name: 'Sources', count: () => null, component: SourcesLens },
   { id: 'sections', name: 'Sections', count: () => null, component: SectionsLens },
   { id: 'ledger', name: 'Ledger', count: () => null, component: LedgerLens },

@@ -1,7 +1,8 @@
 import { ImagePlus } from 'lucide-react';
 import { useRef } from 'react';
 import { attempt } from '../../../../state/attempt.ts';
-import { useAppSelector } from '../../../../state/store.ts';
+import { useAppDispatch, useAppSelector } from '../../../../state/store.ts';
+import { benchSet } from '../../../../state/view.ts';
 import { Button } from '../../../../ui/button.tsx';
 import { TextField } from '../../../../ui/field.tsx';
 import { FileInput } from '../../../../ui/file-button.tsx';
@@ -16,6 +17,7 @@ export function FeaturedEditor() {
   const { image, imageAlt, excerpt } = useAppSelector((state) => state.openPost.fields);
   const url = usePicture(image);
   const input = useRef<HTMLInputElement>(null);
+  const dispatch = useAppDispatch();
   const choose = async (file: File) => {
     const src = await keptPicture(session.siteId, file);
     if (src !== null) session.setFields({ image: src, imageAlt: null });
@@ -40,7 +42,20 @@ export function FeaturedEditor() {
               <span className="truncate text-soft" title={image}>
                 {image.split('/').at(-1)}
               </span>
-              <Button look="word" className="ml-auto shrink-0" onClick={() => input.current?.click()}>
+              {url && (
+                <Button
+                  look="word"
+                  className="ml-auto shrink-0"
+                  onClick={() => dispatch(benchSet({ blockId: null }))}
+                >
+                  Crop, turn, compress
+                </Button>
+              )}
+              <Button
+                look="word"
+                className={url ? '' : 'ml-auto shrink-0'}
+                onClick={() => input.current?.click()}
+              >
                 Change
               </Button>
               <Button look="word" onClick={() => session.setFields({ image: '', imageAlt: null })}>

@@ -1,9 +1,8 @@
-import { X } from 'lucide-react';
-import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { MEDIA } from '../../../../data/picture-store.ts';
 import { picturesWithUses, type UsedPicture } from '../../../../data/picture-uses.ts';
 import { useLiveQuery } from '../../../../state/use-live-query.ts';
+import { DialogFrame } from '../../../../ui/dialog-frame.tsx';
 import { usePicture } from './use-picture.ts';
 
 const usesInWords = ({ uses }: UsedPicture) =>
@@ -26,23 +25,9 @@ export function PicturePicker({
   onChoose: (src: string) => void;
 }) {
   return (
-    <Dialog.Root open={open} onOpenChange={(next) => !next && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-veil" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="rise fixed top-[10vh] left-1/2 z-50 flex max-h-[80vh] w-[min(820px,94vw)] -translate-x-1/2 flex-col rounded-md border bg-paper p-5"
-        >
-          <Pictures siteId={siteId} onChoose={onChoose} />
-          <Dialog.Close
-            aria-label="Close"
-            className="absolute top-4 right-4 rounded p-1 text-soft hover:text-ink"
-          >
-            <X size={16} aria-hidden />
-          </Dialog.Close>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <DialogFrame title="Pictures of the site" open={open} onClose={onClose}>
+      <Pictures siteId={siteId} onChoose={onChoose} />
+    </DialogFrame>
   );
 }
 
@@ -55,7 +40,6 @@ function Pictures({ siteId, onChoose }: { siteId: string; onChoose: (src: string
   );
   return (
     <>
-      <Dialog.Title className="mb-3 font-serif text-xl font-semibold">Pictures of the site</Dialog.Title>
       <input
         type="search"
         aria-label="Search pictures"

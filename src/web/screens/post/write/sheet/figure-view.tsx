@@ -1,8 +1,9 @@
 import { type NodeViewProps, NodeViewWrapper } from '@tiptap/react';
-import { ImageUp, Trash2 } from 'lucide-react';
+import { Crop, ImageUp, Trash2 } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { attempt } from '../../../../state/attempt.ts';
-import { useAppSelector } from '../../../../state/store.ts';
+import { useAppDispatch, useAppSelector } from '../../../../state/store.ts';
+import { benchSet } from '../../../../state/view.ts';
 import { FileInput } from '../../../../ui/file-button.tsx';
 import { IconButton } from '../../../../ui/icon-button.tsx';
 import { type FigureLayout, FigureOptions } from '../pictures/figure-options.tsx';
@@ -12,7 +13,8 @@ import { usePicture } from '../pictures/use-picture.ts';
 
 /** A picture on the sheet, with its alt text and caption beside it. */
 export function FigureView({ node, updateAttributes, deleteNode, selected }: NodeViewProps) {
-  const { src, alt, caption, side, width, link, enlarge } = node.attrs as {
+  const { src, alt, caption, side, width, link, enlarge, blockId } = node.attrs as {
+    blockId: string;
     src: string;
     alt: string | null;
     caption: string;
@@ -20,6 +22,7 @@ export function FigureView({ node, updateAttributes, deleteNode, selected }: Nod
   const [more, setMore] = useState(side !== null || width !== null || link !== null || enlarge);
   const url = usePicture(src);
   const input = useRef<HTMLInputElement>(null);
+  const dispatch = useAppDispatch();
   const siteId = useAppSelector((state) => state.openPost.siteId);
   const choose = async (file: File) => {
     const next = await keptPicture(siteId, file);
@@ -64,6 +67,13 @@ export function FigureView({ node, updateAttributes, deleteNode, selected }: Nod
           >
             Layout
           </button>
+          {url && (
+            <IconButton
+              name="Crop, turn, compress"
+              icon={Crop}
+              onClick={() => dispatch(benchSet({ blockId }))}
+            />
+          )}
           <IconButton name="Choose another file" icon={ImageUp} onClick={() => input.current?.click()} />
           <IconButton name="Remove the picture" icon={Trash2} look="grave" onClick={deleteNode} />
           <FileInput

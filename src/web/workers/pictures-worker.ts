@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { pictures } from './pictures.ts';
+
+expose(pictures);
