@@ -43,9 +43,9 @@ export function pixelKind(pixels: Uint8ClampedArray | Uint8Array): PixelKind {
 }
 
 /**
- * The formats worth trying for a picture, the first that is light enough being taken: PNG keeps the edges of a drawing,
- * WebP is the lightest for anything, JPEG is what every reader, feed and share card shows. What can be seen through is
- * never made JPEG.
+ * The formats worth trying for a picture, the last of which can be made as light as is wished: PNG is exact, so that edges of a
+ * drawing stay sharp; WebP is the lightest for anything; JPEG is what every reader, feed and share card shows. What can
+ * be seen through is never made JPEG.
  */
 export function formatsFor(
   { hasAlpha, isDrawing }: PixelKind,

@@ -8,7 +8,7 @@ const MOST_WORDS = 6;
 
 /** A file name (without ending) of the first telling words of a text; empty where it has none. */
 function nameFrom(text: string): string {
-  const words = slugOf(text).split('-').filter(Boolean);
+  const words = [...new Set(slugOf(text).split('-').filter(Boolean))];
   const telling = words.filter((word) => !isStopWord(word));
   return (telling.length >= 2 ? telling : words).slice(0, MOST_WORDS).join('-');
 }

@@ -48,15 +48,6 @@ export async function pictureBlob(siteId: string, src: string): Promise<Blob | n
 export const pictureRow = async (siteId: string, src: string): Promise<PictureRow | null> =>
   src.startsWith(MEDIA) ? ((await database().pictures.get([siteId, src.slice(MEDIA.length)])) ?? null) : null;
 
-/** Says of a picture whose it is, or lets go of the file it was made of (`madeFrom` undefined). */
-export async function changePicture(
-  siteId: string,
-  src: string,
-  change: Pick<PictureRow, 'origin'> | { madeFrom: undefined },
-): Promise<void> {
-  await database().pictures.update([siteId, src.slice(MEDIA.length)], change);
-}
-
 /** Sizes of all pictures of a site by the address that drafts use. */
 export async function pictureSizes(siteId: string): Promise<Map<string, PictureSize>> {
   const rows = await database().pictures.where('siteId').equals(siteId).toArray();

@@ -8,6 +8,7 @@ import { changeBrief, keepGenerations } from './briefs.ts';
 import { collectPictures } from './collect-pictures.ts';
 import { database, openDatabase } from './database.ts';
 import { sha256 } from './digest.ts';
+import { letOriginalsGo, pictureStorage } from './picture-storage.ts';
 import { keepPicture } from './picture-store.ts';
 import { addPost, loadPost, postsOf, StaleWrite, savePost, setDeleted } from './posts.ts';
 import { takeReplacedBack } from './replaced-rows.ts';
@@ -226,6 +227,69 @@ describe('pictures that nothing names', () => {
     expect(await collectPictures(await database().pictures.toCollection().primaryKeys())).toBe(1);
     expect((await database().pictures.toArray()).map(({ name }) => name)).toEqual(['dyke.png']);
     expect(await database().blobs.count()).toBe(1);
+  });
+});
+
+describe('a picture that was made of another', () => {
+  const origin = { kind: 'licence' as const, credit: 'Ada Reed', licence: 'CC BY 4.0' };
+  const keys = () => database().pictures.toCollection().primaryKeys();
+  const names = async () => (await database().pictures.toArray()).map(({ name }) => name).sort();
+  beforeEach(async () => {
+    await keepPicture(siteId, 'camera.jpg', new Blob(['all of it']), { bytes: 9, width: 40 });
+    await keepPicture(
+      siteId,
+      'IMG_1.jpg',
+      new Blob(['turned']),
+      { bytes: 6, width: 30 },
+      {
+        madeFrom: 'camera.jpg',
+      },
+    );
+    await keepPicture(
+      siteId,
+      'dyke.png',
+      new Blob(['a dyke'], { type: 'image/png' }),
+      { bytes: 6, width: 4 },
+      {
+        madeFrom: 'IMG_1.jpg',
+        origin,
+      },
+    );
+  });
+  it('keeps its originals, until they are let go; and they come back until the next visit', async () => {
+    expect(await collectPictures(await keys())).toBe(0);
+    const { inPosts, originals, leftOver } = await pictureStorage(siteId);
+    expect([inPosts, originals, leftOver]).toEqual([
+      { count: 1, bytes: 6 },
+      { count: 2, bytes: 15 },
+      { count: 0, bytes: 0 },
+    ]);
+    const takeBack = await letOriginalsGo(siteId);
+    expect((await pictureStorage(siteId)).leftOver.count).toBe(2);
+    await takeBack();
+    expect((await pictureStorage(siteId)).originals.count).toBe(2);
+    await letOriginalsGo(siteId);
+    expect(await collectPictures(await keys())).toBe(2);
+    expect(await names()).toEqual(['dyke.png']);
+    await takeBack();
+    expect((await pictureStorage(siteId)).originals.count).toBe(0);
+  });
+  it('keeps whose it is, through a second keeping and through a backup beside other pictures', async () => {
+    await keepPicture(siteId, 'dyke.png', new Blob(['a dyke'], { type: 'image/png' }), {
+      bytes: 6,
+      width: 4,
+    });
+    expect(await database().pictures.get([siteId, 'dyke.png'])).toMatchObject({
+      origin,
+      madeFrom: 'IMG_1.jpg',
+    });
+    const { file } = await writeBackup(NOON);
+    await Promise.all(['pictures', 'blobs'].map((name) => database().table(name).clear()));
+    await keepPicture(siteId, 'IMG_1.jpg', new Blob(['another']), { bytes: 7, width: 4 });
+    await restoreBackup(new Uint8Array(await file.arrayBuffer()), 'merge', LATER);
+    const row = await database().pictures.get([siteId, 'dyke.png']);
+    expect(row).toMatchObject({ origin, madeFrom: 'IMG_1-2.jpg' });
+    expect(await database().pictures.get([siteId, 'IMG_1-2.jpg'])).toMatchObject({ madeFrom: 'camera.jpg' });
   });
 });
 

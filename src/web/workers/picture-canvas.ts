@@ -76,7 +76,7 @@ function drawn(bitmap: ImageBitmap, cut: PictureCut): OffscreenCanvas {
   return canvas;
 }
 
-/** Draws a picture as it is wished and writes it in the first format that is light enough, else in the last. */
+/** Draws a picture as it is wished and writes it in the format that suits it best of those that are light enough. */
 export async function drawPicture(
   bitmap: ImageBitmap,
   type: string,
@@ -94,17 +94,32 @@ export async function drawPicture(
       if (blob.type !== `image/${to}`) throw new Error(`This browser writes no ${to} pictures.`);
       return { bytes: blob.size, file: blob };
     };
-  for (const [at, to] of formats.entries()) {
+  const fitted: Fitted[] = [];
+  for (const to of formats) {
+    // Of two, the first is only worth having as wide as was wished.
+    const narrows = to === formats.at(-1);
     const write = writeAs(to);
-    let done: FittedPicture<Blob> | null = null;
-    if (at < formats.length - 1) {
-      const once = await write(canvas.width, 1);
-      if (once.bytes <= most) done = { ...once, width: canvas.width, quality: 1, tooHeavy: false };
-    } else done = await fitWeight(write, { width: canvas.width, most, holdsQuality: to !== 'png' });
-    if (!done) continue;
-    const { height } = frameOf(bitmap, { ...cut, width: done.width }).canvas;
-    const { file: blob, width, quality, tooHeavy } = done;
-    return { blob, width, height, format: to, quality, tooHeavy };
+    const done = narrows
+      ? await fitWeight(write, { width: canvas.width, most, holdsQuality: to !== 'png' })
+      : { ...(await write(canvas.width, 1)), width: canvas.width, quality: 1, tooHeavy: false };
+    if (done.bytes <= most || narrows) fitted.push({ ...done, format: to });
   }
-  throw new Error('No format suits this picture.');
+  const { file: blob, width, quality, tooHeavy, format: chosen } = suitable(fitted);
+  const { height } = frameOf(bitmap, { ...cut, width }).canvas;
+  return { blob, width, height, format: chosen, quality, tooHeavy };
 }
+
+interface Fitted extends FittedPicture<Blob> {
+  format: PictureFormat;
+}
+
+/** How many times as heavy an exact picture may be as one that is only near, and still be the better one. */
+const EXACT_IS_WORTH = 1.5;
+
+/** Of a picture written exactly and nearly, the exact one where it costs little more. */
+const suitable = ([first, second]: Fitted[]): Fitted =>
+  second && (first.bytes > EXACT_IS_WORTH * second.bytes || second.tooHeavy !== first.tooHeavy)
+    ? first.bytes <= second.bytes
+      ? first
+      : second
+    : first;

@@ -5,7 +5,7 @@ import { benchSet } from '../../../../../state/view.ts';
 import { Button } from '../../../../../ui/button.tsx';
 import { Editable } from '../../../frame/editable.tsx';
 import { usePost } from '../../../frame/post-context.ts';
-import { AltField } from '../../pictures/picture-fields.tsx';
+import { AltArea } from '../../pictures/picture-fields.tsx';
 import { fileInWords, filesFaults } from '../../pictures/picture-words.ts';
 import { usePicture } from '../../pictures/use-picture.ts';
 import type { BodyEditor } from '../../sheet/body-editor.ts';
@@ -41,7 +41,7 @@ export function PictureEntry({
   return (
     <li aria-label={name} className="border-t py-2">
       <div className="flex gap-3">
-        <button type="button" title="Show it in the post" onClick={show} className="shrink-0">
+        <button type="button" title="Show it in the post" onClick={show} className="shrink-0 self-start">
           {url ? (
             <img src={url} alt="" className="h-16 w-20 rounded object-cover" />
           ) : (
@@ -69,7 +69,7 @@ export function PictureEntry({
       </div>
       <Editable>
         <div className="mt-1.5">
-          <AltField alt={alt} onChange={setAlt} />
+          <AltArea alt={alt} onChange={setAlt} />
           {draft && (
             <p className="mt-1">
               <Button look="word" onClick={() => setAlt(draft.text)}>

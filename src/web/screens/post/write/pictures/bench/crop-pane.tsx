@@ -65,9 +65,9 @@ export function CropPane({
         minWidth={16}
         minHeight={16}
         ruleOfThirds
-        className="max-h-full"
+        className="max-h-[min(58vh,540px)]"
       >
-        <img src={drawn.url} alt="All of it" className="max-h-[min(56vh,520px)] max-w-full" />
+        <img src={drawn.url} alt="All of it" />
       </ReactCrop>
     </div>
   );

@@ -32,7 +32,7 @@ import { TabPanel, TabRow, TabSet } from '../../../../../ui/tabs.tsx';
 import { Waiting } from '../../../../../ui/waiting.tsx';
 import type { PictureWish } from '../../../../../workers/picture-canvas.ts';
 import { usePost } from '../../../frame/post-context.ts';
-import { AltField } from '../picture-fields.tsx';
+import { AltArea } from '../picture-fields.tsx';
 import { FORMAT_NAMES, fileInWords } from '../picture-words.ts';
 import { ComparePane } from './compare-pane.tsx';
 import { CropPane } from './crop-pane.tsx';
@@ -218,7 +218,7 @@ function Bench({
         <ChoiceField label="Format" value={format} onChange={setFormat} options={FORMAT_WISHES} />
         <TextField label="File name" value={name} onChange={setName} problem={badName} />
         <div>
-          <AltField alt={alt} onChange={setAlt} />
+          <AltArea alt={alt} onChange={setAlt} />
           {draft && (
             <p className="mt-1 text-[13px]">
               <Button look="word" onClick={() => setAlt(draft.text)}>

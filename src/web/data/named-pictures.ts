@@ -1,0 +1,41 @@
+import type { Draft, PostFields } from '../../core/draft/index.ts';
+import { database } from './database.ts';
+import { MEDIA } from './picture-store.ts';
+import type { PictureRow } from './post-rows.ts';
+
+/** What a picture is known by among all sites. */
+export const pictureKey = ({ siteId, name }: Pick<PictureRow, 'siteId' | 'name'>): string =>
+  `${siteId} ${name}`;
+
+/**
+ * The pictures that posts show, and those that versions do, by their keys. Deleted posts count until they are gone for good. To be
+ * asked within a transaction that holds posts, bodies and versions.
+ */
+export async function namedPictures(): Promise<{ inPosts: Set<string>; inVersions: Set<string> }> {
+  const { posts, bodies, versions } = database();
+  const [inPosts, inVersions] = [new Set<string>(), new Set<string>()];
+  const note = (named: Set<string>, siteId: string, src: string | undefined) => {
+    if (src?.startsWith(MEDIA)) named.add(pictureKey({ siteId, name: src.slice(MEDIA.length) }));
+  };
+  const walk = (named: Set<string>, siteId: string, draft?: Draft, fields?: PostFields) => {
+    note(named, siteId, fields?.image);
+    for (const { image } of draft?.blocks ?? []) note(named, siteId, image?.src);
+  };
+  // What a writer could change first is read first.
+  await posts.each((row) => walk(inPosts, row.siteId, undefined, row.fields));
+  await bodies.each((row) => walk(inPosts, row.siteId, row.draft));
+  await versions.each((row) => walk(inVersions, row.siteId, row.draft, row.fields));
+  return { inPosts, inVersions };
+}
+
+/** Those of some pictures, and what they were made of, and what that was made of. */
+export function withOriginals(named: Iterable<string>, rows: readonly PictureRow[]): Set<string> {
+  const byKey = new Map(rows.map((row) => [pictureKey(row), row]));
+  const all = new Set(named);
+  // A set goes on to what is added to it on the way.
+  for (const key of all) {
+    const row = byKey.get(key);
+    if (row?.madeFrom !== undefined) all.add(pictureKey({ siteId: row.siteId, name: row.madeFrom }));
+  }
+  return all;
+}
