@@ -20,3 +20,11 @@ declare module 'stopword' {
     list as ukr,
   };
 }
+declare module 'nspell' {
+  interface Checker {
+    correct(word: string): boolean;
+    suggest(word: string): string[];
+  }
+  /** A checker by the rules of endings and the words of a dictionary. */
+  export default function nspell(aff: string, dic: string): Checker;
+}

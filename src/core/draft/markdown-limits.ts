@@ -18,7 +18,7 @@ const MAX_HEADINGS = 3000;
 const MAX_UNDERLINES = 1000;
 /** Lines, blank ones too, and signs that begin a tag, an escape or a character reference: each costs the reader a step of its own. */
 const MAX_LINES = 30_000;
-const MAX_PIECES = 20_000;
+const MAX_PIECES = 12_000;
 /** Web and mail addresses and pictures, each of which is found, made a link and read; no post has so many. A line that defines one for use elsewhere costs little. */
 const MAX_ADDRESSES = 5000;
 
@@ -93,7 +93,7 @@ export function checkMarkdown(text: string): void {
     if (words.includes('|') && TABLE_RULE.test(words)) inTable = true;
     pieces += words.match(/[\\<&](?=\S)/g)?.length ?? 0;
     if (pieces > MAX_PIECES) tooMany(MAX_PIECES, 'tags, escapes and character references', line);
-    if (!DEFINITION.test(words)) addresses += words.match(/@(?=\w)|:\/\/|www\.|<img\b/gi)?.length ?? 0;
+    if (!DEFINITION.test(words)) addresses += words.match(/@(?=\w)|:\/\/|www\.|<(?:img|a)\b/gi)?.length ?? 0;
     if (addresses > MAX_ADDRESSES) tooMany(MAX_ADDRESSES, 'addresses and pictures', line);
     marks += words.match(/[*_]+|`+|\[|\]\(/g)?.length ?? 0;
   }

@@ -20,6 +20,7 @@ export { fold, normalForm } from './normal.ts';
 export { type ProseLikeness, proseLikeness } from './prose-likeness.ts';
 export { fleschKincaidGrade, fleschReadingEase } from './readability.ts';
 export { asHeading } from './sentence-case.ts';
+export { sentenceBreaks } from './sentences.ts';
 export { spelledLike } from './spellings.ts';
 export { stem } from './stems.ts';
 export { isFunctionWord, isStopWord } from './stop-words.ts';
