@@ -1,3 +1,6 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import Papa from 'papaparse';
 import model from 'wink-eng-lite-web-model';
@@ -6,6 +9,7 @@ import { DraftReadings, defaultProfile, type StudyFacts } from '../src/core/crit
 import { type Draft, emptyFields, type PostDocument, readMarkdown } from '../src/core/draft/index.ts';
 import { Vocabulary, WordBases } from '../src/core/language/index.ts';
 import { proposeOutlines } from '../src/core/outline/index.ts';
+import { LanguageCheck, noLanguageRules, Speller } from '../src/core/proofreading/index.ts';
 import {
   anyKeyword,
   clusterPhrases,
@@ -26,6 +30,7 @@ import {
 import { readStudyPage, StudyBook, type StudyPage } from '../src/core/study/index.ts';
 import { printEditorTable } from './editor.ts';
 import { keywordCsv, keywordsOf, phrasesOf } from './keywords.ts';
+import { pictureToWeight } from './picture.ts';
 import { proseOf, termsOf } from './prose.ts';
 import { startOfCommandLine } from './start.ts';
 
@@ -157,7 +162,8 @@ function studied(pages: readonly StudyPage[]): StudyBook {
 const textOfPages = (pages: readonly StudyPage[]) =>
   pages.map(({ document }) => textOf(document.draft)).join('\n');
 
-const rows: Record<string, () => Omit<Row, 'ok' | 'name'>> = {
+type Figure = Omit<Row, 'ok' | 'name'>;
+const rows: Record<string, () => Figure | Promise<Figure>> = {
   'rescore-5k': () => {
     const { time, floor } = rescore(5000);
     return { value: time / floor, unit: 'of the floor', bar: 0.4 };
@@ -317,6 +323,25 @@ const rows: Record<string, () => Omit<Row, 'ok' | 'name'>> = {
     }, 15);
     return { value: own / floor, unit: 'of a plain sort', bar: 1.5 };
   },
+  'spell-5k': () => {
+    const folder = dirname(createRequire(import.meta.url).resolve('dictionary-en-gb'));
+    const file = (name: string) => readFileSync(join(folder, name), 'utf8');
+    const speller = new Speller({ aff: file('index.aff'), dic: file('index.dic') }, 'GB');
+    const check = new LanguageCheck(speller, noLanguageRules());
+    const { draft } = readMarkdown(proseOf(5000, 11));
+    const at = draft.blocks.findIndex(({ text }) => text.length > 300);
+    // Words that no other paragraph has, so that each is looked up for the first time.
+    const strange = proseOf(5000, 12).split(/\s+/);
+    let turn = 0;
+    check.check(draft.blocks);
+    const own = median(() => {
+      turn += 1;
+      const blocks = [...draft.blocks];
+      blocks[at] = { ...blocks[at], text: `${blocks[at].text} ${strange[turn % strange.length]} ${turn}.` };
+      kept += check.check(blocks).length;
+    }, 41);
+    return { value: own / floorOf(textOf(draft)), unit: 'of the floor', bar: 0.5 };
+  },
   'links-out': () => {
     // Half of the site writes about what the post is about, so that there is much to choose from.
     const phrases = [...termsOf(1000, 8), ...phrasesOf(1000, 8)];
@@ -336,6 +361,11 @@ const rows: Record<string, () => Omit<Row, 'ok' | 'name'>> = {
       bar: 30,
     };
   },
+  'picture-12mp': async () => ({
+    value: await pictureToWeight(),
+    unit: 'of one decoding and encoding',
+    bar: 2,
+  }),
   'cli-start': () => ({ value: startOfCommandLine(), unit: 'of a start of Node', bar: 4 }),
 };
 
@@ -349,7 +379,7 @@ if (only !== null && !(only in rows)) {
 const results: Row[] = [];
 for (const [name, measure] of Object.entries(rows)) {
   if (only !== null && name !== only) continue;
-  const figure = measure();
+  const figure = await measure();
   const row = { name, ...figure, ok: figure.value <= figure.bar };
   results.push(row);
   if (!args.includes('--json'))

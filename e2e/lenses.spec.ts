@@ -49,3 +49,53 @@ test('the lens of the sections shows each at a glance, and leads there', async (
   await page.keyboard.type('About 40 % of riders never look.');
   await expect(all.nth(2)).toContainText('A figure without a source.');
 });
+
+test('the lens of the language mends slips, doubled words and house words, and learns what is right here', async ({
+  page,
+}) => {
+  await page.goto('/rules');
+  const words = page.getByRole('region', { name: 'Language of the house' });
+  await words.getByLabel('The house writes').fill('pannier');
+  await words.getByLabel('Instead of').fill('saddlebag, saddle bag');
+  await words.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(words.getByRole('list', { name: 'House words' })).toContainText(
+    'pannier, not saddlebag, saddle bag',
+  );
+
+  await newPost(page);
+  await draft(page).click();
+  await page.keyboard.type(
+    'We recieve the the bikes in a hour. You recieve a saddle bag. In order to pack, a zwiffel is unpacked.',
+  );
+  const language = await lens(page, 'Language');
+  const spelling = language.getByRole('list', { name: 'Spelling' }).getByRole('listitem');
+  await expect(spelling).toContainText('(2 times)');
+  await spelling.getByRole('button', { name: 'receive', exact: true }).click();
+  await expect(draft(page)).toContainText('We receive the the bikes in a hour. You receive');
+  for (const [name, action] of [
+    ['Words twice', 'Mend it'],
+    ['A or an', 'an'],
+    ['House words', 'pannier'],
+    ['Weak openings', 'Mend it'],
+  ] as const)
+    await language.getByRole('list', { name }).getByRole('button', { name: action, exact: true }).click();
+  await expect(draft(page)).toHaveText(
+    'We receive the bikes in an hour. You receive a pannier. To pack, a zwiffel is unpacked.',
+  );
+  await language.getByText('Unknown words 1').click();
+  const unknown = language.getByRole('list', { name: 'Unknown words' });
+  await unknown.getByRole('button', { name: 'Suggestions' }).click();
+  await expect(unknown.getByRole('button', { name: 'Suggestions' })).toBeHidden();
+  await unknown.getByRole('button', { name: 'It is right' }).click();
+  await expect(unknown).toBeHidden();
+  await language.getByText('Passive 1').click();
+  await language.getByRole('button', { name: 'Switch off' }).click();
+  await expect(language).toContainText('Nothing to remark on.');
+  await language.getByRole('button', { name: 'Switch on' }).click();
+  await expect(language).toContainText('Passive 1');
+  // Each mending can be taken back by itself.
+  await page.keyboard.press('Escape');
+  await draft(page).click();
+  await page.keyboard.press('Control+z');
+  await expect(draft(page)).toContainText('In order to pack');
+});

@@ -1,5 +1,6 @@
 import { emptyFields, type PostFields } from '../draft/index.ts';
 import type { FormatWish } from '../pictures/index.ts';
+import type { LanguageRules } from '../proofreading/index.ts';
 import { defaultResearchRules, type KeywordWish, type ResearchRules } from '../research/index.ts';
 
 /** A point of the house's own checklist, which no program can judge. */
@@ -24,6 +25,8 @@ export interface House {
   research?: ResearchRules;
   /** The format that pictures are put in; absent: what suits each. */
   pictureFormat?: FormatWish;
+  /** Words of the house, and what is not spoken of; absent: nothing is decided. */
+  language?: LanguageRules;
   /** Filters, order and columns of the keyword table under a name. */
   keywordViews?: { name: string; wish: KeywordWish; columns: string[] }[];
 }

@@ -17,6 +17,7 @@ import { ChoiceField, TextField } from '../../ui/field.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
 import { BackupSection } from './backup-section.tsx';
 import { BriefSection, ChecklistSection } from './house-sections.tsx';
+import { LanguageSection } from './language-section.tsx';
 import { PicturesSection } from './pictures-section.tsx';
 import { RemoveSite } from './remove-site.tsx';
 import { ResearchSection } from './research-section.tsx';
@@ -116,6 +117,7 @@ export function Rules() {
             <ArrowRight size={15} aria-hidden />
           </Link>
         </section>
+        <LanguageSection site={site} />
         <PicturesSection site={site} />
         <section aria-label="Appearance" className="mb-8 w-52 border-t pt-5">
           <ChoiceField<Theme>

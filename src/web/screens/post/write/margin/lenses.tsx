@@ -3,6 +3,7 @@ import type { RootState } from '../../../../state/store.ts';
 import { useAppSelector } from '../../../../state/store.ts';
 import { Editable } from '../../frame/editable.tsx';
 import { Ledger } from '../../ledger/ledger.tsx';
+import { LanguageLens } from './language/language-lens.tsx';
 import type { LensProps } from './lens-props.ts';
 import { LinksLens } from './links/links-lens.tsx';
 import { Notes } from './notes/notes.tsx';
@@ -53,6 +54,7 @@ export const LENSES: readonly Lens[] = [
   { id: 'links', name: 'Links', count: () => null, component: LinksLens },
   { id: 'pictures', name: 'Pictures', count: () => null, component: PicturesLens },
   { id: 'sources', name: 'Sources', count: () => null, component: SourcesLens },
+  { id: 'language', name: 'Language', count: () => null, component: LanguageLens },
   { id: 'sections', name: 'Sections', count: () => null, component: SectionsLens },
   { id: 'ledger', name: 'Ledger', count: () => null, component: LedgerLens },
   {

@@ -68,11 +68,12 @@ export function spellingRemarks(
     const [word] = hit;
     const start = hit.index;
     const end = start + word.length;
-    if (word.length < 2 || word.length > LONGEST_WORD || !/\p{Script=Latin}/u.test(word)) continue;
+    // Most words are right: nothing else is asked of those.
+    if (word.length < 2 || word.length > LONGEST_WORD || speller.isRight(word)) continue;
+    if (!/\p{Script=Latin}/u.test(word)) continue;
     if (/[\p{N}\uE000]/u.test(masked[start - 1] ?? ' ') || /[\p{N}\uE000]/u.test(masked[end] ?? ' '))
       continue;
     if (word === word.toUpperCase() || /^\p{Lu}+s$/u.test(word)) continue;
-    if (speller.isRight(word)) continue;
     // "nmap(1)": a page of a manual.
     if (/^\(\d/.test(masked.slice(end, end + 2))) continue;
     const inCompound = masked[start - 1] === '-' || masked[end] === '-';

@@ -1,4 +1,4 @@
-import { isFunctionWord } from '../../language/index.ts';
+import { isFunctionWord } from '../language/index.ts';
 import type { LanguageRemark } from './language-remark.ts';
 
 const ARTICLE = /(?<![\p{L}\p{N}\p{M}\uE000'’.-])(an?)(\s+["“‘'(]?)([\p{L}\p{N}][\p{L}\p{N}\p{M}]*)/giu;

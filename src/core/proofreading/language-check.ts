@@ -1,5 +1,5 @@
-import type { Block } from '../../draft/index.ts';
-import { sentenceBreaks } from '../../language/index.ts';
+import type { Block } from '../draft/index.ts';
+import { sentenceBreaks } from '../language/index.ts';
 import { articleRemarks } from './articles.ts';
 import { type HouseWord, houseWordFinder } from './house-words.ts';
 import type { LanguageRemark, RemarkKind } from './language-remark.ts';
@@ -8,7 +8,7 @@ import { weakOpenings } from './openings.ts';
 import { passives } from './passive.ts';
 import { repeatedWords } from './repeated-words.ts';
 import type { Speller } from './speller.ts';
-import { type SpellingRemark, spellingRemarks } from './spelling.ts';
+import { spellingRemarks } from './spelling.ts';
 
 /** A remark with the block it is about. */
 export interface PlacedRemark extends LanguageRemark {
@@ -30,10 +30,20 @@ export const noLanguageRules = (): LanguageRules => ({ words: [], own: [], off: 
 interface Read {
   text: string;
   marks: Block['marks'];
-  remarks: LanguageRemark[];
-  spelling: SpellingRemark[];
+  remarks: PlacedRemark[];
+  spelling: PlacedSpelling[];
   /** Words with a capital within sentences, lower case. */
   names: string[];
+}
+
+/** A remark on spelling that waits for what the rest of the draft says. */
+interface PlacedSpelling {
+  /** The word in lower case. */
+  lower: string;
+  mayBeName: boolean;
+  asSlip: PlacedRemark;
+  /** The same where the word stands again and again. */
+  asTerm: PlacedRemark;
 }
 
 /** Times from which an unknown word is a term of the draft rather than a slip. */
@@ -68,24 +78,22 @@ export class LanguageCheck {
     const uses = new Map<string, number>();
     let capitals = false;
     for (const { spelling } of reads.values())
-      for (const { quote, mayBeName } of spelling) {
-        const lower = quote.toLowerCase();
+      for (const { lower, mayBeName } of spelling) {
         uses.set(lower, (uses.get(lower) ?? 0) + 1);
         capitals ||= mayBeName;
       }
     const names = new Set(capitals ? [...reads.values()].flatMap((read) => read.names) : []);
     const placed: PlacedRemark[] = [];
-    for (const [blockId, { remarks, spelling }] of reads) {
-      const right = spelling
-        .filter(({ quote, mayBeName }) => !(mayBeName && names.has(quote.toLowerCase())))
-        .map(({ mayBeName: _, ...remark }) =>
-          (uses.get(remark.quote.toLowerCase()) ?? 0) < TERM_USES
-            ? remark
-            : { ...remark, kind: 'unknown' as const },
-        )
-        .filter(({ kind }) => !this.off.has(kind));
-      const all = right.length === 0 ? remarks : [...remarks, ...right].sort((a, b) => a.start - b.start);
-      for (const remark of all) placed.push({ ...remark, blockId });
+    for (const { remarks, spelling } of reads.values()) {
+      const from = placed.length;
+      placed.push(...remarks);
+      for (const { lower, mayBeName, asSlip, asTerm } of spelling) {
+        if (mayBeName && names.has(lower)) continue;
+        const remark = uses.get(lower)! < TERM_USES ? asSlip : asTerm;
+        if (!this.off.has(remark.kind)) placed.push(remark);
+      }
+      if (remarks.length > 0 && placed.length > from + remarks.length)
+        placed.push(...placed.splice(from).sort((one, other) => one.start - other.start));
     }
     return placed;
   }
@@ -110,18 +118,30 @@ export class LanguageCheck {
       found.push(...repeatedWords(text), ...articleRemarks(text));
       if (block.kind === 'paragraph') found.push(...weakOpenings(text, starts), ...passives(text));
     }
-    const asWritten = <Remark extends LanguageRemark>(remark: Remark): Remark => ({
+    const place = (remark: LanguageRemark): PlacedRemark => ({
       ...remark,
       quote: block.text.slice(remark.start, remark.end),
+      blockId: block.id,
     });
+    const spelling = (this.speller ? spellingRemarks(text, starts, this.speller) : []).map(
+      ({ mayBeName, ...remark }): PlacedSpelling => {
+        const asSlip = place(remark);
+        return {
+          lower: asSlip.quote.toLowerCase(),
+          mayBeName,
+          asSlip,
+          asTerm: { ...asSlip, kind: 'unknown' },
+        };
+      },
+    );
     return {
       text: block.text,
       marks: block.marks,
       remarks: found
         .filter(({ kind }) => !this.off.has(kind))
-        .map(asWritten)
+        .map(place)
         .sort((a, b) => a.start - b.start || a.end - b.end),
-      spelling: this.speller ? spellingRemarks(text, starts, this.speller).map(asWritten) : [],
+      spelling,
       names: block.kind === 'paragraph' ? [...text.matchAll(NAME)].map(([name]) => name.toLowerCase()) : [],
     };
   }

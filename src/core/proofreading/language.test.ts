@@ -2,8 +2,8 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { readMarkdown } from '../../draft/index.ts';
-import { HOSTILE_WORDS } from '../../language/hostile-words.test-data.ts';
+import { readMarkdown } from '../draft/index.ts';
+import { HOSTILE_WORDS } from '../language/hostile-words.test-data.ts';
 import {
   beginsWithVowel,
   englishOf,

@@ -1,5 +1,5 @@
 import nspell from 'nspell';
-import { isFunctionWord, wordCount } from '../../language/index.ts';
+import { isFunctionWord, wordCount } from '../language/index.ts';
 import { TRADE_WORDS } from './trade-words.ts';
 
 /** A dictionary as two files: the rules of its endings, and its words. */
@@ -83,6 +83,8 @@ export class Speller {
   /** Words that are right besides, in any case of letters. */
   accept(words: Iterable<string>): void {
     this.own = new Set([...words].map((word) => word.normalize('NFC').toLowerCase()));
+    this.known.clear();
+    this.slips.clear();
   }
 
   /**
@@ -90,13 +92,10 @@ export class Speller {
    * British verbs ("organize") are; typographic apostrophes are as good as plain ones.
    */
   isRight(word: string): boolean {
-    const plain = word.normalize('NFC').replaceAll('’', "'");
-    const lower = plain.toLowerCase();
-    if (this.own.has(lower) || this.own.has(lower.replace(/'s$/, ''))) return true;
-    let right = this.known.get(plain);
+    let right = this.known.get(word);
     if (right === undefined) {
-      right = this.judge(plain, lower);
-      this.known.set(plain, right);
+      right = this.judge(word.normalize('NFC').replaceAll('’', "'"));
+      this.known.set(word, right);
     }
     return right;
   }
@@ -124,7 +123,9 @@ export class Speller {
     return word.includes('’') ? found.map((one) => one.replaceAll("'", '’')) : found;
   }
 
-  private judge(plain: string, lower: string): boolean {
+  private judge(plain: string): boolean {
+    const lower = plain.toLowerCase();
+    if (this.own.has(lower) || this.own.has(lower.replace(/'s$/, ''))) return true;
     const bare = lower.replace(/'s?$/, '');
     if (this.checker.correct(plain) || TRADE_WORDS.has(bare)) return true;
     // British books write -ize as well as -ise.

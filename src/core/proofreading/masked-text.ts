@@ -1,4 +1,4 @@
-import type { Block } from '../../draft/index.ts';
+import type { Block } from '../draft/index.ts';
 
 /** Signs by which a run without a space is no word of prose: an address, a path, a file name, a variable. */
 const NO_PROSE =

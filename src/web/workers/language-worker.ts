@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { language } from './language.ts';
+
+expose(language);
