@@ -65,7 +65,7 @@ test('the lens of the language mends slips, doubled words and house words, and l
   await newPost(page);
   await draft(page).click();
   await page.keyboard.type(
-    'We recieve the the bikes in a hour. You recieve a saddle bag. In order to pack, a zwiffel is unpacked.',
+    'We recieve the the bikes in a hour. You recieve a saddle bag. In order to pack, a zwiffel is packed.',
   );
   const language = await lens(page, 'Language');
   const spelling = language.getByRole('list', { name: 'Spelling' }).getByRole('listitem');
@@ -80,7 +80,7 @@ test('the lens of the language mends slips, doubled words and house words, and l
   ] as const)
     await language.getByRole('list', { name }).getByRole('button', { name: action, exact: true }).click();
   await expect(draft(page)).toHaveText(
-    'We receive the bikes in an hour. You receive a pannier. To pack, a zwiffel is unpacked.',
+    'We receive the bikes in an hour. You receive a pannier. To pack, a zwiffel is packed.',
   );
   await language.getByText('Unknown words 1').click();
   const unknown = language.getByRole('list', { name: 'Unknown words' });

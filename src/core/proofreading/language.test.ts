@@ -12,6 +12,7 @@ import {
   noLanguageRules,
   type RemarkKind,
   Speller,
+  wordsNear,
 } from './index.ts';
 
 const folder = (name: string) => dirname(createRequire(import.meta.url).resolve(name));
@@ -203,6 +204,21 @@ describe('the house’s words', () => {
     const odd = [{ use: 'x', avoid: ['c++', '(sic)', 'a.b', '$1', '', ' '] }];
     expect(quotes('c++ and (sic) but acb.', 'house', { words: odd })).toEqual(['c++', '(sic)']);
   });
+});
+
+describe('words that were seen at a place', () => {
+  it.each<[string, string, number, number | null]>([
+    ['It is a hour away.', 'a', 6, 6],
+    ['It is really a hour away, in a way.', 'a', 6, 13],
+    ['We wait in a way.', 'a', 40, 11],
+    ['Note that the tide turns.', 'Note that t', 3, 0],
+    ['Bananas.', 'an', 1, 1],
+    ['Bananas.', 'na', 0, null],
+    ['', 'a', 0, null],
+    ['a', '', 0, null],
+  ])('in %j, %j seen at %d, stand at %j', (text, words, seen, at) =>
+    expect(wordsNear(text, words, seen)).toBe(at),
+  );
 });
 
 describe('a draft looked at again', () => {

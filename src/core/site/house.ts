@@ -27,6 +27,8 @@ export interface House {
   pictureFormat?: FormatWish;
   /** Words of the house, and what is not spoken of; absent: nothing is decided. */
   language?: LanguageRules;
+  /** How the site's own pages look, for the reader's view: its style sheet, and the pixels of the text's column. */
+  reader?: { css: string; column: number };
   /** Filters, order and columns of the keyword table under a name. */
   keywordViews?: { name: string; wish: KeywordWish; columns: string[] }[];
 }

@@ -64,6 +64,12 @@ export const routes: RouteObject[] = [
                 }),
               },
               {
+                path: 'reading',
+                lazy: async () => ({
+                  Component: (await import('../screens/post/reading/reading.tsx')).Reading,
+                }),
+              },
+              {
                 path: 'report',
                 lazy: async () => ({ Component: (await import('../screens/post/report/report.tsx')).Report }),
               },

@@ -1,4 +1,4 @@
-import { History } from 'lucide-react';
+import { BookOpen, History } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { NavLink, Outlet, useLocation, useParams } from 'react-router';
 import type { StudyFacts } from '../../../../core/criteria/index.ts';
@@ -99,8 +99,15 @@ function Frame({ session, site }: PostContext) {
             </h1>
             <SaveState />
             <NavLink
-              to={`/posts/${session.id}/versions`}
+              to={`/posts/${session.id}/reading`}
               className="ml-auto inline-flex shrink-0 items-center gap-1.5 rounded-md px-1.5 text-[13px] text-soft hover:text-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+            >
+              <BookOpen size={14} aria-hidden />
+              Reader’s view
+            </NavLink>
+            <NavLink
+              to={`/posts/${session.id}/versions`}
+              className="inline-flex shrink-0 items-center gap-1.5 rounded-md px-1.5 text-[13px] text-soft hover:text-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink"
             >
               <History size={14} aria-hidden />
               Versions

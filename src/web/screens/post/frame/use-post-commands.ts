@@ -19,6 +19,13 @@ export function usePostCommands(session: PostSession): void {
     })),
     { id: 'brief', group: 'This post', name: 'Brief', run: () => go('brief') },
     { id: 'versions', group: 'This post', name: 'Versions', run: () => go('versions') },
+    {
+      id: 'reading',
+      group: 'This post',
+      name: 'Reader’s view',
+      keys: 'Mod+Shift+L',
+      run: () => go('reading'),
+    },
     { id: 'report', group: 'This post', name: 'Report to print', run: () => go('report') },
     {
       id: 'keep version',

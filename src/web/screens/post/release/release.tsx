@@ -1,4 +1,4 @@
-import { FileCode, FileJson, FileText, FileType2, Printer } from 'lucide-react';
+import { Eye, FileCode, FileJson, FileText, FileType2, Printer } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -143,6 +143,10 @@ export function Release() {
             <Button onClick={() => attempt(exportHtml())}>
               <FileCode size={15} aria-hidden />
               HTML
+            </Button>
+            <Button onClick={() => navigate(`/posts/${session.id}/reading`)}>
+              <Eye size={15} aria-hidden />
+              Reader’s view
             </Button>
             <Button onClick={() => navigate(`/posts/${session.id}/report`)}>
               <Printer size={15} aria-hidden />

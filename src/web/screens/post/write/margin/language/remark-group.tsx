@@ -1,6 +1,13 @@
 import { useState } from 'react';
+import { toast } from 'sonner';
 import type { DraftEdit } from '../../../../../../core/criteria/index.ts';
-import type { English, PlacedRemark, RemarkKind } from '../../../../../../core/proofreading/index.ts';
+import type { Block } from '../../../../../../core/draft/index.ts';
+import {
+  type English,
+  type PlacedRemark,
+  type RemarkKind,
+  wordsNear,
+} from '../../../../../../core/proofreading/index.ts';
 import { attempt } from '../../../../../state/attempt.ts';
 import { offerUndo } from '../../../../../state/undo.ts';
 import { Button } from '../../../../../ui/button.tsx';
@@ -17,14 +24,18 @@ const FOLDED: ReadonlySet<RemarkKind> = new Set<RemarkKind>(['passive', 'unknown
 /** Kinds by words: equal ones are one entry. */
 const BY_WORD: ReadonlySet<RemarkKind> = new Set<RemarkKind>(['spelling', 'unknown', 'house']);
 
-const editFor = ({ blockId, start, end, quote }: PlacedRemark, text: string): DraftEdit => ({
-  kind: 'replace-text',
-  blockId,
-  start,
-  end,
-  quote,
-  text,
-});
+/** The edit that puts a text in the place of a remark, wherever its words stand by now; null: they are not there any more. */
+function editFor(
+  { blockId, start, end, quote }: PlacedRemark,
+  text: string,
+  blocks: readonly Block[],
+): DraftEdit | null {
+  const now = blocks.find(({ id }) => id === blockId)?.text ?? '';
+  const at = wordsNear(now, quote, start);
+  return at === null
+    ? null
+    : { kind: 'replace-text', blockId, start: at, end: at + end - start, quote, text };
+}
 
 /** One kind of remarks: each with its words, what could stand there, and the way to it. */
 export function RemarkGroup({
@@ -48,7 +59,7 @@ export function RemarkGroup({
   const [most, setMost] = useState(SHOWN);
   const entries = new Map<string, PlacedRemark[]>();
   for (const [at, remark] of remarks.entries()) {
-    const key = BY_WORD.has(kind) ? remark.quote : String(at);
+    const key = BY_WORD.has(kind) ? remark.quote : `${at} ${remark.quote}`;
     const known = entries.get(key);
     if (known) known.push(remark);
     else entries.set(key, [remark]);
@@ -56,12 +67,14 @@ export function RemarkGroup({
   const write = (places: readonly PlacedRemark[], text: (remark: PlacedRemark) => string, said: string) => {
     const before = session.document.draft;
     // The last first, so that the places of the others stay.
-    const takeBack = session.apply([...places].reverse().map((place) => editFor(place, text(place))));
+    const edits = [...places].reverse().flatMap((place) => editFor(place, text(place), before.blocks) ?? []);
+    const takeBack = session.apply(edits);
     if (session.document.draft !== before) offerUndo(said, takeBack, 8000);
+    else toast('These words are not there any more. The language is being looked through anew.');
   };
   const mendable = kind === 'article' || kind === 'repeated' || kind === 'house';
   const certain = mendable ? remarks.filter(({ instead }) => instead.length > 0) : [];
-  const shown = [...entries.values()].slice(0, most);
+  const shown = [...entries].slice(0, most);
   return (
     <details open={!FOLDED.has(kind)} className="mt-4 first:mt-0">
       <summary className="cursor-pointer font-semibold">
@@ -89,9 +102,10 @@ export function RemarkGroup({
         </Editable>
       </p>
       <ul aria-label={name}>
-        {shown.map((places) => (
+        {shown.map(([key, places]) => (
           <Remark
-            key={`${places[0].blockId} ${places[0].start}`}
+            // By its words: what was asked for one stays with it while the text around it changes.
+            key={key}
             places={places}
             english={english}
             body={body}
