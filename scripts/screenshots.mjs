@@ -41,23 +41,6 @@ async function withLinks(page) {
   await lens.getByRole('heading', { name: /^To here \d/ }).waitFor();
 }
 
-/** An import whose account has something to say. */
-async function withFiles(page) {
-  const file = (name, text) => ({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
-  await page
-    .getByLabel('Files to import')
-    .setInputFiles([
-      file('tides-for-riders.md', '---\ntitle: Tides for riders\n---\n\nTwo columns.\n\n![A quay](quay.png)'),
-      file('café.txt', Buffer.from([0x63, 0x61, 0x66, 0xe9])),
-      file('interview.mp3', 'ID3'),
-      file(
-        'sitemap.xml',
-        '<urlset><url><loc>https://saltmarsh.example/about</loc></url><url><loc>https://saltmarsh.example/team</loc></url></urlset>',
-      ),
-    ]);
-  await page.getByRole('button', { name: 'Import more' }).waitFor();
-}
-
 /** A seed with one of its phrases opened. */
 async function aroundASeed(page) {
   const phrases = page.getByRole('table', { name: 'Phrases' });
@@ -83,6 +66,30 @@ async function aroundPoints(page) {
   await page.getByText(/\d selected/).waitFor();
 }
 
+/** One lens of the margin. */
+async function lensOf(page, name) {
+  await page.getByRole('textbox', { name: 'Draft' }).waitFor();
+  await page.getByRole('tab', { name: new RegExp(`^${name}`) }).click();
+}
+
+async function withSections(page) {
+  await lensOf(page, 'Sections');
+  await page.getByRole('list', { name: 'Sections of the post' }).waitFor();
+}
+
+/** A picture held to the shape of shares. */
+async function onTheBench(page) {
+  await lensOf(page, 'Pictures');
+  const pictures = page.getByRole('list', { name: 'Pictures of the post' });
+  await pictures.getByRole('button', { name: 'Crop, turn, compress' }).first().click();
+  await page.getByLabel('Hold the crop to').selectOption('share, 1200 × 630');
+  await page.getByText('Becomes 1,200 × 630 px').waitFor();
+}
+
+async function asReadersSee(page) {
+  await page.getByText(/Before one scrolls/).waitFor();
+}
+
 /** The pages of a post's keyword, those that are no help left out. */
 async function withStudy(page) {
   await page.getByRole('button', { name: /^Study the results for/ }).click();
@@ -99,13 +106,6 @@ async function withPage(page) {
   await page.getByRole('button', { name: /^Waterproof Panniers: 14 Pairs/ }).click();
   await page.getByRole('complementary', { name: 'Page' }).getByRole('tab', { name: 'Text' }).click();
   await page.getByRole('article', { name: 'Text of the page' }).waitFor();
-}
-
-/** What another writer is handed. */
-async function withBrief(page) {
-  await withStudy(page);
-  await page.getByRole('link', { name: 'Brief', exact: true }).click();
-  await page.getByRole('article', { name: 'Brief to read' }).waitFor();
 }
 
 /** A plan beside what the pages have. */
@@ -171,18 +171,18 @@ const VIEWS = [
   { file: 'links', path: '/posts/demo-tide-table-cycling/write', before: withLinks },
   { file: 'target', path: '/posts/demo-bike-tour-packing-list/target' },
   { file: 'study', path: '/posts/demo-waterproof-panniers/study', before: withPage },
-  { file: 'brief', path: '/posts/demo-waterproof-panniers/study', before: withBrief },
+  { file: 'sections', path: '/posts/demo-bike-tour-packing-list/write', before: withSections },
   { file: 'outline', path: '/posts/demo-waterproof-panniers/study', before: withGaps },
   { file: 'release', path: `/posts/${POST}/release` },
   { file: 'versions', path: `/posts/${POST}/write`, before: withVersions },
-  { file: 'report', path: `/posts/${POST}/report` },
+  { file: 'reading', path: '/posts/demo-bike-tour-packing-list/reading', before: asReadersSee },
   {
     file: 'house-rules',
     path: '/rules',
     bare: true,
     before: (page) => page.getByLabel('Site name').waitFor(),
   },
-  { file: 'import', path: '/import', bare: true, before: withFiles },
+  { file: 'pictures', path: '/posts/demo-bike-tour-packing-list/write', before: onTheBench },
 ];
 
 const server = spawn(process.execPath, ['scripts/run.mjs', '--demo'], {
