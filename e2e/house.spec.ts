@@ -15,7 +15,10 @@ test('a new post begins with the brief of the house; its checklist is ticked on 
   await expect(page.getByText('"a lot" is no number of words')).toBeVisible();
   await page.getByLabel('Length of a post').fill('1200');
   await page.getByLabel('A new point').fill('Prices looked up');
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page
+    .getByRole('region', { name: 'Checklist' })
+    .getByRole('button', { name: 'Add', exact: true })
+    .click();
   await page.getByRole('button', { name: 'Take out point 1' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('textbox', { name: 'Point 4' })).toHaveValue('Prices looked up');

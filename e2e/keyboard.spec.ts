@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
-import { downloaded, openPosts, saved } from './steps/writer.ts';
+import { downloaded, newPost, openPosts, saved } from './steps/writer.ts';
 
 /** Presses Tab until something has the focus, as a person without a mouse does. */
 async function tabTo(page: Page, wanted: Locator, most = 90): Promise<void> {
@@ -99,4 +99,27 @@ test('the palette finds a post by words of its title, and begins a new one', asy
   await page.keyboard.type('new post');
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Primary keyword')).toHaveValue('');
+});
+
+test('a post is given a status, handed over as a file and read as readers will, all from the palette', async ({
+  page,
+}) => {
+  await newPost(page);
+  const palette = page.getByRole('dialog', { name: 'Actions' });
+  const run = async (words: string) => {
+    await page.keyboard.press('Control+k');
+    await expect(palette.getByRole('combobox')).toBeFocused();
+    await page.keyboard.type(words);
+    await page.keyboard.press('Enter');
+  };
+  await run('status published');
+  await expect(page.getByText('It cannot go out yet: it needs a title, a slug and a text.')).toBeVisible();
+  await run('status in review');
+  await expect(page.getByText('The status is “In review” now.')).toBeVisible();
+  const { name, text } = await downloaded(page, () => run('export markdown'));
+  expect(name).toBe('untitled.md');
+  expect(text).toContain('status: in-review');
+  await run('reader');
+  await expect(page.getByRole('heading', { name: 'Reader’s view' })).toBeVisible();
+  await expect(page.getByText('There is nothing to read yet.')).toBeVisible();
 });

@@ -77,8 +77,12 @@ test('the lens of the language mends slips, doubled words and house words, and l
     ['A or an', 'an'],
     ['House words', 'pannier'],
     ['Weak openings', 'Mend it'],
-  ] as const)
-    await language.getByRole('list', { name }).getByRole('button', { name: action, exact: true }).click();
+  ] as const) {
+    const list = language.getByRole('list', { name });
+    await list.getByRole('button', { name: action, exact: true }).click();
+    // What is mended is not spoken of any more.
+    await expect(list).toBeHidden();
+  }
   await expect(draft(page)).toHaveText(
     'We receive the bikes in an hour. You receive a pannier. To pack, a zwiffel is packed.',
   );

@@ -70,6 +70,18 @@ test('no screen has an accessibility fault that can be found, in either theme', 
   await openPost(page, /How to fix a flat/);
   await expect(scoreOf(page)).toHaveText(/\d/);
   await look('Write');
+  for (const [lens, words] of [
+    ['Pictures', /^\d+ pictures?, /],
+    ['Language', /^British English\./],
+  ] as const) {
+    await page.getByRole('tab', { name: lens }).click();
+    await expect(page.getByRole('region', { name: lens, exact: true }).getByText(words)).toBeVisible();
+    await look(lens);
+  }
+  await page.getByRole('button', { name: 'Compare titles' }).click();
+  await expect(page.getByRole('table', { name: 'Titles' }).getByText(/\d px/).first()).toBeVisible();
+  await look('Titles');
+  await page.keyboard.press('Escape');
   for (const step of ['Target', 'Outline', 'Release', 'Study']) {
     await goTo(page, step);
     await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();

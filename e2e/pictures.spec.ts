@@ -86,6 +86,36 @@ test('a picture that is selected is not overwritten by what is typed', async ({ 
   await expect.poll(() => words(page)).toEqual(['Low water.', '[one.png]', 'Still here.']);
 });
 
+test('pictures stand side by side, change places, and go out as plain figures of equal height', async ({
+  page,
+}) => {
+  await page.keyboard.type('Low water.');
+  await page
+    .getByLabel('Picture file', { exact: true })
+    .setInputFiles([picture('one.png'), picture('two.png'), picture('three.png')]);
+  const figures = draft(page).getByRole('figure');
+  await expect(figures).toHaveCount(3);
+  await figures.first().getByRole('button', { name: 'Layout' }).click();
+  await figures.first().getByLabel('In a row').selectOption('3');
+  const tops = () =>
+    figures.evaluateAll((all) => all.map((one) => Math.round(one.getBoundingClientRect().top)));
+  await expect.poll(async () => new Set(await tops()).size).toBe(1);
+  await figures.nth(2).getByRole('button', { name: 'Move it back' }).click();
+  await expect.poll(() => words(page)).toEqual(['Low water.', '[one.png]', '[three.png]', '[two.png]', '']);
+  await saved(page);
+  await page.getByRole('link', { name: 'Reader’s view' }).click();
+  const shown = page.getByTitle('The post as readers see it').contentFrame().getByRole('figure');
+  await expect(shown).toHaveCount(3);
+  const boxes = () =>
+    shown.evaluateAll((all) =>
+      all.map((one) => {
+        const { top, height } = one.getBoundingClientRect();
+        return `${Math.round(top)} ${Math.round(height)}`;
+      }),
+    );
+  await expect.poll(async () => new Set(await boxes()).size).toBe(1);
+});
+
 test('keys of the application do nothing to the text', async ({ page }) => {
   await page.keyboard.type('Every word stays as it is.');
   await page.keyboard.press('Control+a');

@@ -189,3 +189,24 @@ test('a picture of a file comes in through the insert menu', async ({ page }) =>
   ]);
   await expect(draft(page).getByText('bench.png', { exact: true })).toBeVisible();
 });
+
+test('words are found beside the text too, in title, listing and captions, and replaced all at once', async ({
+  page,
+}) => {
+  await openPost(page, TYRE);
+  const title = page.getByRole('textbox', { name: 'Title', exact: true });
+  const before = await title.inputValue();
+  await draft(page).click();
+  await page.keyboard.press('Control+f');
+  const bar = page.getByRole('search', { name: 'Find and replace' });
+  await bar.getByLabel('Find', { exact: true }).fill('flat bike');
+  await expect(bar).toContainText('Beside the text:');
+  await bar.getByRole('button', { name: 'title 1', exact: true }).click();
+  await expect(title).toBeFocused();
+  await bar.getByLabel('Replace with').fill('soft bike');
+  await bar.getByRole('button', { name: 'All' }).click();
+  await expect(title).toHaveValue(before.replace(/flat bike/i, 'soft bike'));
+  await expect(bar).not.toContainText('Beside the text:');
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(title).toHaveValue(before);
+});

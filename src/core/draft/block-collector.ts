@@ -1,5 +1,14 @@
 import type { Element, RootContent } from 'hast';
-import { type Block, type Container, type Mark, type NextId, type Picture, tidyMarks } from './draft.ts';
+import {
+  type Block,
+  type Container,
+  type Mark,
+  type NextId,
+  PICTURE_SIDES,
+  PICTURES_ACROSS,
+  type Picture,
+  tidyMarks,
+} from './draft.ts';
 import { attribute, classNames, findElement, textOf } from './hast-reading.ts';
 import { safeHref, safeSrc } from './sanitise.ts';
 
@@ -168,10 +177,12 @@ export class BlockCollector {
   ): void {
     this.flush();
     const names = classNames(el);
-    const side = names.includes('side-left') ? 'left' : names.includes('side-right') ? 'right' : undefined;
+    const side = PICTURE_SIDES.find((one) => names.includes(`side-${one}`));
+    const across = PICTURES_ACROSS.find((one) => names.includes(`across-${one}`));
     const safe = link === undefined ? null : safeHref(link);
     const picture = this.pictureOf(img, {
       ...(side ? { side } : {}),
+      ...(across ? { across } : {}),
       ...(safe ? { link: safe } : {}),
       ...(names.includes('enlarge') ? { enlarge: true } : {}),
     });

@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { type Block, type Container, type Draft, type Mark, tidyMarks } from './draft.ts';
+import {
+  type Block,
+  type Container,
+  type Draft,
+  type Mark,
+  PICTURE_SIDES,
+  PICTURES_ACROSS,
+  tidyMarks,
+} from './draft.ts';
 
 const WORDS = [
   'bike',
@@ -53,11 +61,12 @@ const image = fc
   .record({
     alt: fc.option(fc.constantFrom('', 'A loaded bike', 'a "quoted" [alt]')),
     caption: fc.constantFrom('', 'On the ferry'),
-    side: fc.option(fc.constantFrom('left' as const, 'right' as const)),
+    side: fc.option(fc.constantFrom(...PICTURE_SIDES)),
+    across: fc.option(fc.constantFrom(...PICTURES_ACROSS)),
     enlarge: fc.boolean(),
   })
   .map(
-    ({ alt, caption, side, enlarge }): Loose => ({
+    ({ alt, caption, side, across, enlarge }): Loose => ({
       kind: 'image',
       text: caption,
       marks: [],
@@ -65,6 +74,7 @@ const image = fc
         src: 'media/loaded-bike.webp',
         alt,
         ...(side ? { side } : {}),
+        ...(across ? { across } : {}),
         ...(enlarge ? { enlarge } : {}),
       },
     }),

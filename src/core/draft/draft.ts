@@ -21,12 +21,20 @@ export type Container =
   | { type: 'row'; key: string }
   | { type: 'cell'; key: string; header: boolean; colspan?: number; rowspan?: number };
 
+export const PICTURE_SIDES = ['left', 'right', 'wide'] as const;
+export type PictureSide = (typeof PICTURE_SIDES)[number];
+export const PICTURES_ACROSS = [2, 3] as const;
+export type PicturesAcross = (typeof PICTURES_ACROSS)[number];
+
 /** A picture as the draft shows it; the file itself lies elsewhere under the same address. */
 export interface Picture {
   src: string;
   /** Null: no alternative text was given. Empty: marked as decorative. */
   alt: string | null;
-  side?: 'left' | 'right';
+  /** With the text around it; `wide`: wider than the text. */
+  side?: PictureSide;
+  /** So many in a row: pictures that follow one another and say the same share rows of equal height. */
+  across?: PicturesAcross;
   /** Pixels as shown. */
   width?: number;
   link?: string;

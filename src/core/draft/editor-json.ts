@@ -4,6 +4,8 @@ import {
   type Draft,
   type Mark,
   type NextId,
+  PICTURE_SIDES,
+  PICTURES_ACROSS,
   type Picture,
   tidyMarks,
 } from './draft.ts';
@@ -146,7 +148,10 @@ function pictureOf(attrs: Record<string, unknown>): Picture {
     src: String(attrs['src'] ?? ''),
     alt: alt === null || alt === undefined ? null : String(alt),
   };
-  if (attrs['side'] === 'left' || attrs['side'] === 'right') picture.side = attrs['side'];
+  const side = PICTURE_SIDES.find((one) => one === attrs['side']);
+  if (side) picture.side = side;
+  const across = PICTURES_ACROSS.find((one) => one === attrs['across']);
+  if (across) picture.across = across;
   const width = pictureWidth(attrs['width']);
   if (width !== null) picture.width = width;
   if (attrs['link']) picture.link = String(attrs['link']);
@@ -209,8 +214,14 @@ function leafOf(block: Block): EditorNode {
   if (block.kind === 'kept')
     return { type: 'kept', attrs: { ...attrs, html: block.html ?? '', embeds: block.embeds ?? [] } };
   if (block.kind === 'image') {
-    const { src, alt, side, width, link, enlarge } = block.image!;
-    const more = { side: side ?? null, width: width ?? null, link: link ?? null, enlarge: enlarge ?? false };
+    const { src, alt, side, across, width, link, enlarge } = block.image!;
+    const more = {
+      side: side ?? null,
+      across: across ?? null,
+      width: width ?? null,
+      link: link ?? null,
+      enlarge: enlarge ?? false,
+    };
     return { type: 'figure', attrs: { ...attrs, src, alt, caption: block.text, ...more } };
   }
   if (block.kind === 'code') {

@@ -26,7 +26,10 @@ export {
   linksOf,
   type Mark,
   type NextId,
+  PICTURES_ACROSS,
   type Picture,
+  type PictureSide,
+  type PicturesAcross,
   partOf,
   tidyMarks,
 } from './draft.ts';

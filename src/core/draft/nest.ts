@@ -1,4 +1,4 @@
-import type { Block, Container, Draft } from './draft.ts';
+import type { Block, Container, Draft, PicturesAcross } from './draft.ts';
 
 /** A draft as a tree, for writers: containers hold containers and blocks. */
 export type Nested = { block: Block } | { container: Container; children: Nested[] };
@@ -26,6 +26,30 @@ export function nest(draft: Draft): Nested[] {
     (open.at(-1)?.children ?? root).push({ block });
   }
   return root;
+}
+
+/** Pictures that share rows. */
+export interface PictureRow {
+  row: Block[];
+  across: PicturesAcross;
+}
+
+/** The nodes with neighbouring pictures that say how many stand in a row put together; a lone one stays by itself. */
+export function withPictureRows(nodes: readonly Nested[]): (Nested | PictureRow)[] {
+  const out: (Nested | PictureRow)[] = [];
+  let open = null as PictureRow | null;
+  for (const node of nodes) {
+    const across = 'block' in node ? node.block.image?.across : undefined;
+    if (!across || !('block' in node)) {
+      open = null;
+      out.push(node);
+    } else if (open?.across === across) open.row.push(node.block);
+    else {
+      open = { row: [node.block], across };
+      out.push(open);
+    }
+  }
+  return out.map((node) => ('row' in node && node.row.length === 1 ? { block: node.row[0] } : node));
 }
 
 /** A run of text with the marks that hold over all of it, outermost first. */

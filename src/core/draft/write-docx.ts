@@ -192,7 +192,7 @@ class Writer {
 /** What of a block a word processor has nothing for. */
 function lostIn({ kind, path, marks, image, language, embeds }: Block): string[] {
   return [
-    ...(image && (image.side || image.enlarge) ? ['how pictures stand beside the text'] : []),
+    ...(image && (image.side || image.across || image.enlarge) ? ['how pictures stand beside the text'] : []),
     ...(language ? ['the language of code'] : []),
     ...(kind === 'kept'
       ? [embeds?.length ? 'players (their addresses stand in the text)' : 'markup that was kept as it is']

@@ -3,7 +3,7 @@ import { toHtml } from 'hast-util-to-html';
 import type { Block, Draft, Mark } from './draft.ts';
 import { faqData, faqEntries } from './faq.ts';
 import { FEATURED, OWN_META } from './head-fields.ts';
-import { type Inline, inlineTree, type Nested, nest } from './nest.ts';
+import { type Inline, inlineTree, type Nested, nest, type PictureRow, withPictureRows } from './nest.ts';
 import { parsePiece } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
 
@@ -36,9 +36,13 @@ const inlineNodes = (parts: Inline[]): ElementContent[] =>
 
 /** The hast of a picture: a bare `img` where nothing else is known, a `figure` otherwise. */
 export function pictureNode(block: Block): Element {
-  const { src, alt, width, side, link, enlarge } = block.image!;
+  const { src, alt, width, side, across, link, enlarge } = block.image!;
   const img = el('img', { src, ...(alt === null ? {} : { alt }), ...(width ? { width } : {}) }, []);
-  const classes = [side ? `side-${side}` : '', enlarge ? 'enlarge' : ''].filter(Boolean);
+  const classes = [
+    side ? `side-${side}` : '',
+    across ? `across-${across}` : '',
+    enlarge ? 'enlarge' : '',
+  ].filter(Boolean);
   return el('figure', classes.length ? { className: classes } : {}, [
     link ? el('a', { href: link }, [img]) : img,
     ...(block.text ? [el('figcaption', {}, inlineNodes(inlineTree(block)))] : []),
@@ -58,9 +62,26 @@ function blockNode(block: Block): ElementContent[] {
   return block.text === '' ? [] : [el('p', {}, inline())];
 }
 
+/**
+ * Pictures side by side: plain figures in an element that lays them out by itself, so that a page needs neither script nor style sheet
+ * for it. Each is cut to one shape, for equal heights.
+ */
+export function pictureRowNode({ row, across }: PictureRow): Element {
+  const figures = row.map((block) => {
+    const figure = pictureNode(block);
+    const shown = figure.children[0] as Element;
+    const img = (shown.tagName === 'a' ? shown.children[0] : shown) as Element;
+    img.properties['style'] = 'width:100%;aspect-ratio:3/2;object-fit:cover';
+    return { ...figure, properties: { ...figure.properties, style: 'margin:0' } };
+  });
+  const style = `display:grid;grid-template-columns:repeat(${across},1fr);gap:12px`;
+  return el('div', { className: ['pictures'], style }, figures);
+}
+
 /** The hast of a nested draft. */
-export function hastOf(nodes: Nested[]): ElementContent[] {
-  return nodes.flatMap((node): ElementContent[] => {
+export function hastOf(nested: Nested[]): ElementContent[] {
+  return withPictureRows(nested).flatMap((node): ElementContent[] => {
+    if ('row' in node) return [pictureRowNode(node)];
     if ('block' in node) return blockNode(node.block);
     const { container } = node;
     const only = node.children.length === 1 ? node.children[0] : null;
@@ -88,7 +109,7 @@ export function hastOf(nodes: Nested[]): ElementContent[] {
   });
 }
 
-/** The body of a draft as clean HTML: structure and words, no styles, no ids. */
+/** The body of a draft as clean HTML: structure and words, no ids, and no styles but those that set pictures side by side. */
 export function writeHtml(draft: Draft): string {
   const nodes = hastOf(nest(draft));
   const spaced = nodes.flatMap((node, at) => (at === 0 ? [node] : [textNode('\n'), node]));

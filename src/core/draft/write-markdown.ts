@@ -4,9 +4,9 @@ import { gfmToMarkdown } from 'mdast-util-gfm';
 import { toMarkdown } from 'mdast-util-to-markdown';
 import type { Block, Draft, Mark } from './draft.ts';
 import { writeFrontMatter } from './front-matter.ts';
-import { type Inline, inlineTree, type Nested, nest } from './nest.ts';
+import { type Inline, inlineTree, type Nested, nest, withPictureRows } from './nest.ts';
 import type { PostDocument } from './post-fields.ts';
-import { hastOf, pictureNode } from './write-html.ts';
+import { hastOf, pictureNode, pictureRowNode } from './write-html.ts';
 
 const HTML_TAGS: Partial<Record<Mark['type'], string>> = {
   underline: 'u',
@@ -66,13 +66,14 @@ function blockContent(block: Block): RootContent[] {
   if (block.kind === 'code') return [{ type: 'code', lang: block.language ?? null, value: block.text }];
   if (block.kind === 'kept') return [html(block.html ?? '')];
   if (block.kind === 'image') {
-    const { src, alt, width, side, link, enlarge } = block.image!;
+    const { src, alt, width, side, across, link, enlarge } = block.image!;
     // Markdown's own image says address and alternative text; whatever else is known needs a figure.
     if (
       alt === '' ||
       block.text ||
       width ||
       side ||
+      across ||
       link ||
       enlarge ||
       (alt !== null && /\s$|^\s|\n/.test(alt))
@@ -118,7 +119,8 @@ function tableContent(node: Extract<Nested, { container: unknown }>): RootConten
 }
 
 function contentOf(nodes: Nested[]): RootContent[] {
-  return nodes.flatMap((node): RootContent[] => {
+  return withPictureRows(nodes).flatMap((node): RootContent[] => {
+    if ('row' in node) return [html(toHtml(pictureRowNode(node)))];
     if ('block' in node) return blockContent(node.block);
     const { container } = node;
     if (container.type === 'table') return tableContent(node);

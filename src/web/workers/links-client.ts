@@ -4,11 +4,12 @@ import { storageKind } from '../data/storage.ts';
 import { connectWorker } from './connect-worker.ts';
 import type { Links } from './links.ts';
 import type { Sources } from './sources.ts';
+import type { Titles } from './titles.ts';
 
 /** What looks at a post within its site, as a page calls it: every answer comes later. */
-type LinksClient = Remote<Links & Sources>;
+export type LinksClient = Remote<Links & Sources & Titles>;
 
-const link = connectWorker<Links & Sources>({
+const link = connectWorker<Links & Sources & Titles>({
   name: 'Looking through the site',
   start: () => new Worker(new URL('./links-worker.ts', import.meta.url), { type: 'module' }),
   open: (api) => api.open(database().name),
@@ -18,8 +19,12 @@ const link = connectWorker<Links & Sources>({
 export async function linksWorker(): Promise<LinksClient> {
   // What lies in the page's memory no worker can see.
   if (storageKind() === 'memory') {
-    const [{ links }, { sources }] = await Promise.all([import('./links.ts'), import('./sources.ts')]);
-    return { ...links, ...sources } as unknown as LinksClient;
+    const [{ links }, { sources }, { titles }] = await Promise.all([
+      import('./links.ts'),
+      import('./sources.ts'),
+      import('./titles.ts'),
+    ]);
+    return { ...links, ...sources, ...titles } as unknown as LinksClient;
   }
   return link.api();
 }

@@ -80,7 +80,7 @@ function Frame({ session, site }: PostContext) {
   const { fields, outline, words, report } = useAppSelector((state) => state.openPost);
   const quiet = useAppSelector((state) => state.view.quiet);
   const context: PostContext = { session, site };
-  usePostCommands(session);
+  usePostCommands(context);
   const study = useStudyRow(session.siteId, session.id);
   const title = fields.title || 'Untitled';
   useEffect(() => {

@@ -1,12 +1,16 @@
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
+import { STATUSES } from '../../../../core/draft/index.ts';
 import { attempt } from '../../../state/attempt.ts';
-import type { PostSession } from '../../../state/post/post-session.ts';
+import { EXPORT_NAMES, EXPORTS } from '../../../state/post/exports.ts';
+import { setStatus } from '../../../state/post/set-status.ts';
 import { useCommands } from '../../../state/use-commands.ts';
+import { STATUS_NAMES } from '../../../ui/status-names.ts';
+import type { PostContext } from './post-context.ts';
 import { STEP_NAMES, STEPS } from './trail-state.ts';
 
 /** What can be done to the post in hand, wherever in it the writer is. */
-export function usePostCommands(session: PostSession): void {
+export function usePostCommands({ session, site }: PostContext): void {
   const navigate = useNavigate();
   const go = (place: string) => navigate(`/posts/${session.id}/${place}`);
   useCommands([
@@ -26,6 +30,28 @@ export function usePostCommands(session: PostSession): void {
       keys: 'Mod+Shift+L',
       run: () => go('reading'),
     },
+    ...EXPORTS.map((as) => ({
+      id: `export ${as}`,
+      group: 'This post',
+      name: `Export: ${EXPORT_NAMES[as]}`,
+      // The writers come when they are asked for: most visits never export.
+      run: () =>
+        attempt(
+          import('../../../state/post/export-post.ts').then(({ exportPost }) =>
+            exportPost(session, site, as),
+          ),
+        ),
+    })),
+    ...STATUSES.map((status) => ({
+      id: `status ${status}`,
+      group: 'This post',
+      name: `Status: ${STATUS_NAMES[status]}`,
+      run: () => {
+        const refused = setStatus(session, status);
+        if (refused) toast.error(refused);
+        else toast(`The status is “${STATUS_NAMES[status]}” now.`);
+      },
+    })),
     { id: 'report', group: 'This post', name: 'Report to print', run: () => go('report') },
     {
       id: 'keep version',

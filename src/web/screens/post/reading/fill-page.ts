@@ -58,6 +58,8 @@ export function fillPage(page: Document, { document: post, language, day }: Page
       placeholder(parsed, `${NAMES.get(embed.localName) ?? 'An embed'}${address ? `: ${address}` : ''}`),
     );
   }
+  // The policy of the page lets no written style through; the style sheet says the same.
+  for (const styled of parsed.querySelectorAll('[style]')) styled.removeAttribute('style');
   for (const picture of parsed.querySelectorAll('img')) {
     picture.dataset['file'] = picture.getAttribute('src') ?? '';
     picture.removeAttribute('src');

@@ -26,6 +26,8 @@ export function PageFrame({
 }) {
   const frame = useRef<HTMLIFrameElement>(null);
   const box = useRef<HTMLDivElement>(null);
+  // Some browsers put another empty page in the place of the first one a moment later: it is filled again.
+  const [loads, setLoads] = useState(0);
   const [room, setRoom] = useState({ width: 0, height: 0 });
   const tell = useRef(onFold);
   tell.current = onFold;
@@ -39,6 +41,7 @@ export function PageFrame({
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each load brings an empty page
   useEffect(() => {
     const page = frame.current?.contentDocument;
     const window = frame.current?.contentWindow as (Window & typeof globalThis) | null | undefined;
@@ -68,7 +71,7 @@ export function PageFrame({
       page.removeEventListener('auxclick', stay);
       for (const url of made) URL.revokeObjectURL(url);
     };
-  }, [siteId, content, css]);
+  }, [siteId, content, css, loads]);
   // Another width lays the page out anew.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the width is what changed
   useEffect(() => {
@@ -83,6 +86,7 @@ export function PageFrame({
         ref={frame}
         title="The post as readers see it"
         sandbox="allow-same-origin"
+        onLoad={() => setLoads((times) => times + 1)}
         className="absolute top-0 left-1/2 border bg-white"
         style={{
           width,

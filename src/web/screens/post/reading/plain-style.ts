@@ -12,6 +12,13 @@ img { max-width: 100%; height: auto; display: block; }
 figure { margin: 28px 0; }
 figure.side-left { float: left; width: 45%; margin: 6px 24px 12px 0; }
 figure.side-right { float: right; width: 45%; margin: 6px 0 12px 24px; }
+figure.side-wide { width: min(1200px, calc(100vw - 40px)); margin-left: 50%; transform: translateX(-50%); }
+figure.side-wide img { width: 100%; }
+.pictures { display: grid; gap: 12px; margin: 28px 0; }
+.pictures:has(.across-2) { grid-template-columns: repeat(2, 1fr); }
+.pictures:has(.across-3) { grid-template-columns: repeat(3, 1fr); }
+.pictures figure { margin: 0; }
+.pictures img { width: 100%; aspect-ratio: 3 / 2; object-fit: cover; }
 figcaption { color: #5c5c57; font-size: 15px; line-height: 1.4; margin-top: 8px; }
 blockquote { margin: 28px 0; padding-left: 20px; border-left: 3px solid #cfcabd; }
 pre { overflow: auto; background: #f4f2ec; padding: 14px; font-size: 15px; }

@@ -1,26 +1,19 @@
 import { Eye, FileCode, FileJson, FileText, FileType2, Printer } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
-import { DraftReadings, notesOf } from '../../../../core/criteria/index.ts';
-import { STATUSES, type Status, writeHtmlPage, writeMarkdown } from '../../../../core/draft/index.ts';
-import { scoreReportJson } from '../../../../core/formats/index.ts';
-import { effectiveMetaTitle, slugOf } from '../../../../core/listing/index.ts';
-import { scorePost } from '../../../../core/scoring/index.ts';
-import { indexedPost, isForReaders, publishingNeeds } from '../../../../core/site/index.ts';
-import { readScene } from '../../../data/read-scene.ts';
-import { sceneOf } from '../../../data/scene.ts';
+import { notesOf } from '../../../../core/criteria/index.ts';
+import { STATUSES, type Status } from '../../../../core/draft/index.ts';
 import { attempt } from '../../../state/attempt.ts';
+import { exportPost } from '../../../state/post/export-post.ts';
+import type { Export } from '../../../state/post/exports.ts';
+import { setStatus } from '../../../state/post/set-status.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
-import { download } from '../../../ui/download.ts';
 import { ToWin } from '../../../ui/earned.tsx';
 import { ChoiceField, TextField } from '../../../ui/field.tsx';
-import { listInWords } from '../../../ui/figures.ts';
 import { Ridge } from '../../../ui/ridge.tsx';
 import { STATUS_NAMES } from '../../../ui/status-names.ts';
 import { Waiting } from '../../../ui/waiting.tsx';
-import { jobsWorker } from '../../../workers/jobs-client.ts';
 import { Editable } from '../frame/editable.tsx';
 import { LeftOverNotice } from '../frame/left-over-notice.tsx';
 import { usePost } from '../frame/post-context.ts';
@@ -35,61 +28,7 @@ export function Release() {
   const navigate = useNavigate();
   const leftOver = useLeftOver(session);
   const [refused, setRefused] = useState('');
-  const setStatus = (status: Status) => {
-    const needs = isForReaders(status) ? publishingNeeds(session.finished) : [];
-    if (needs.length > 0) {
-      setRefused(`It cannot go out yet: it needs ${listInWords(needs)}.`);
-      return;
-    }
-    setRefused('');
-    session.setFields({ status });
-  };
-  const name = slugOf(fields.slug || fields.title) || 'untitled';
-  const exportReport = async () => {
-    const data = await readScene(site.id);
-    if (!data) return;
-    const scene = sceneOf(data);
-    const { finished: document } = session;
-    const { facts, report: fresh } = scorePost(
-      document,
-      indexedPost(session.id, document),
-      scene,
-      new DraftReadings(),
-    );
-    download(
-      `${name}.score.json`,
-      JSON.stringify(scoreReportJson(`${name}.md`, 'markdown', facts, fresh), null, 2),
-      'application/json',
-    );
-  };
-  const exportDocx = async () => {
-    const { file, left, lost } = await (await jobsWorker()).exportDocx(site.id, session.finished);
-    download(`${name}.docx`, file);
-    const said = [
-      ...(left.length
-        ? [
-            `${left.length} ${left.length === 1 ? 'picture is' : 'pictures are'} named in the text instead of shown.`,
-          ]
-        : []),
-      ...(lost.length ? [`A word processor has nothing for ${listInWords(lost)}.`] : []),
-    ];
-    if (said.length) toast(said.join(' '), { duration: 12_000 });
-  };
-  // With pictures it is a folder, zipped: a file alone would show holes where they stand.
-  const exportText = async (ending: 'md' | 'html', text: string) => {
-    const file = { name: `${name}.${ending}`, text };
-    const zip = await (await jobsWorker()).zipWithPictures(site.id, session.finished, file);
-    if (zip) download(`${name}.zip`, zip);
-    else download(file.name, text, ending === 'md' ? 'text/markdown' : 'text/html');
-  };
-  const exportHtml = () => {
-    const metaTitle = effectiveMetaTitle(fields.metaTitle, fields.title, site.titlePattern, site.name);
-    const document = {
-      ...session.finished,
-      fields: { ...fields, language: fields.language || site.language },
-    };
-    return exportText('html', writeHtmlPage(document, metaTitle));
-  };
+  const exportAs = (as: Export) => attempt(exportPost(session, site, as));
   if (!report) return <Waiting className="m-8 h-56" />;
   const [first] = notesOf(report.criteria);
   return (
@@ -121,7 +60,7 @@ export function Release() {
               <ChoiceField<Status>
                 label="Status"
                 value={fields.status}
-                onChange={setStatus}
+                onChange={(status) => setRefused(setStatus(session, status))}
                 options={STATUSES.map((value) => ({ value, name: STATUS_NAMES[value] }))}
               />
             </div>
@@ -132,15 +71,15 @@ export function Release() {
             </p>
           )}
           <div role="group" aria-label="Export" className="flex flex-wrap gap-2">
-            <Button onClick={() => attempt(exportText('md', writeMarkdown(session.finished)))}>
+            <Button onClick={() => exportAs('md')}>
               <FileText size={15} aria-hidden />
               Markdown
             </Button>
-            <Button onClick={() => attempt(exportDocx())}>
+            <Button onClick={() => exportAs('docx')}>
               <FileType2 size={15} aria-hidden />
               .docx
             </Button>
-            <Button onClick={() => attempt(exportHtml())}>
+            <Button onClick={() => exportAs('html')}>
               <FileCode size={15} aria-hidden />
               HTML
             </Button>
@@ -152,7 +91,7 @@ export function Release() {
               <Printer size={15} aria-hidden />
               Print
             </Button>
-            <Button onClick={() => attempt(exportReport())}>
+            <Button onClick={() => exportAs('score')}>
               <FileJson size={15} aria-hidden />
               Score report
             </Button>

@@ -1,5 +1,5 @@
-import { Smartphone } from 'lucide-react';
-import { useId } from 'react';
+import { Columns3, Smartphone } from 'lucide-react';
+import { lazy, Suspense, useId, useState } from 'react';
 import { defaultProfile, type Ramp } from '../../../../../core/criteria/index.ts';
 import type { Draft } from '../../../../../core/draft/index.ts';
 import {
@@ -14,11 +14,17 @@ import {
 } from '../../../../../core/listing/index.ts';
 import { phoneListingSet } from '../../../../state/preferences.ts';
 import { useAppDispatch, useAppSelector } from '../../../../state/store.ts';
+import { useCommands } from '../../../../state/use-commands.ts';
 import { Button } from '../../../../ui/button.tsx';
 import { counted } from '../../../../ui/figures.ts';
 import { usePost } from '../../frame/post-context.ts';
 import { PhoneListing } from './phone-listing.tsx';
 import { SlugField } from './slug-field.tsx';
+
+// Comparing titles comes when it is asked for.
+const TitlesDialog = lazy(() =>
+  import('./titles/titles-dialog.tsx').then((module) => ({ default: module.TitlesDialog })),
+);
 
 /** The line under a field: how wide it is, with ticks at the wished range. */
 function LengthRule({ width, ramp, full }: { width: number; ramp: Ramp; full: number }) {
@@ -67,6 +73,8 @@ export function ListingEditor() {
   const phoneListing = useAppSelector((state) => state.preferences.phoneListing);
   const dispatch = useAppDispatch();
   const ids = useId();
+  const [comparing, setComparing] = useState(false);
+  useCommands([{ id: 'titles', group: 'This post', name: 'Compare titles', run: () => setComparing(true) }]);
   const title = effectiveMetaTitle(fields.metaTitle, fields.title, site.titlePattern, site.name);
   const own = fields.metaTitle.trim() || fields.title.trim();
   const [head, tail] =
@@ -130,6 +138,14 @@ export function ListingEditor() {
         </div>
         <div className="pt-1">
           <Measured width={titleWidth} ramp={metaTitlePixels} text={title} />
+          <button
+            type="button"
+            onClick={() => setComparing(true)}
+            className="mt-0.5 flex items-center gap-1 rounded text-[12px] text-soft hover:text-ink"
+          >
+            <Columns3 size={13} aria-hidden />
+            Compare titles
+          </button>
         </div>
 
         <div data-place="slug" className="mt-1 flex min-w-0 items-baseline font-listing text-[14px]">
@@ -187,6 +203,11 @@ export function ListingEditor() {
           </button>
         </div>
       </div>
+      {comparing && (
+        <Suspense fallback={null}>
+          <TitlesDialog onClose={() => setComparing(false)} />
+        </Suspense>
+      )}
       {phoneListing && (
         <PhoneListing
           title={title}

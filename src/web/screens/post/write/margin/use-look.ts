@@ -1,11 +1,8 @@
-import type { Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { attempt } from '../../../../state/attempt.ts';
 import type { PostSession } from '../../../../state/post/post-session.ts';
 import { useAppSelector } from '../../../../state/store.ts';
-import type { Links } from '../../../../workers/links.ts';
-import { linksWorker } from '../../../../workers/links-client.ts';
-import type { Sources } from '../../../../workers/sources.ts';
+import { type LinksClient, linksWorker } from '../../../../workers/links-client.ts';
 
 /** Milliseconds without a new report after which the post is looked at anew. */
 const QUIET_FOR = 500;
@@ -16,7 +13,7 @@ const QUIET_FOR = 500;
  */
 export function useLook<Answer>(
   session: PostSession,
-  ask: (worker: Remote<Links & Sources>) => Promise<Answer>,
+  ask: (worker: LinksClient) => Promise<Answer>,
   failed: string,
   given = '',
 ): { answer: Answer | null; look: () => void } {

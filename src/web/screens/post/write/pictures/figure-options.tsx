@@ -1,10 +1,16 @@
 import { useState } from 'react';
-import { safeHref } from '../../../../../core/draft/index.ts';
+import {
+  PICTURES_ACROSS,
+  type PictureSide,
+  type PicturesAcross,
+  safeHref,
+} from '../../../../../core/draft/index.ts';
 import { CheckField } from '../../../../ui/check-field.tsx';
 import { Choice } from '../../../../ui/choice.tsx';
 
 export interface FigureLayout {
-  side: 'left' | 'right' | null;
+  side: PictureSide | null;
+  across: PicturesAcross | null;
   width: number | null;
   link: string | null;
   enlarge: boolean;
@@ -14,7 +20,7 @@ const WIDEST = 4000;
 
 /** How a picture stands on the page: side, width, link, enlarged by a click. */
 export function FigureOptions({
-  layout: { side, width, link, enlarge },
+  layout: { side, across, width, link, enlarge },
   onChange,
 }: {
   layout: FigureLayout;
@@ -34,6 +40,22 @@ export function FigureOptions({
             { value: '', name: 'whole width' },
             { value: 'left', name: 'left of the text' },
             { value: 'right', name: 'right of the text' },
+            { value: 'wide', name: 'wider than the text' },
+          ]}
+        />
+      </label>
+      <label className="flex items-center gap-1.5">
+        In a row
+        <Choice
+          value={across === null ? '' : String(across)}
+          onChange={(next) =>
+            onChange({ across: PICTURES_ACROSS.find((one) => String(one) === next) ?? null })
+          }
+          className="px-1 py-0.5"
+          options={[
+            { value: '', name: 'by itself' },
+            { value: '2', name: 'two, with those beside it' },
+            { value: '3', name: 'three, with those beside it' },
           ]}
         />
       </label>

@@ -3,7 +3,13 @@ import { EditorState, NodeSelection, TextSelection } from '@tiptap/pm/state';
 import { describe, expect, it } from 'vitest';
 import { readMarkdown, writeEditor } from '../../../../../core/draft/index.ts';
 import { extensions } from '../sheet/extensions.ts';
-import { belowSelectedBlock, type PicturePlace, picturesPlaced } from './place-pictures.ts';
+import {
+  belowSelectedBlock,
+  blockMoved,
+  type PicturePlace,
+  picturesPlaced,
+  rowSet,
+} from './place-pictures.ts';
 
 const schema = getSchema(extensions);
 
@@ -102,4 +108,41 @@ describe('a picture that is selected as a whole', () => {
     expect(inWords(state)).toBe('Low water. / [a] / So| / High water.');
   });
   it('is asked about only where one is', () => expect(belowSelectedBlock(sheet('Low|'))).toBeNull());
+});
+
+describe('a picture that is moved past its neighbour', () => {
+  const row = placed(sheet('Low water.|\n\nHigh water.'), ['a', 'b', 'c']);
+  const atOf = (state: EditorState, src: string) => {
+    let found = -1;
+    state.doc.descendants((node, pos) => {
+      if (node.attrs['src'] === src) found = pos;
+    });
+    return found;
+  };
+  it.each<[string, -1 | 1, string]>([
+    ['b', -1, 'Low water. / [b] / [a] / [c]'],
+    ['b', 1, 'Low water. / [a] / [c] / [b]'],
+    ['a', -1, '[a] / Low water. / [b] / [c]'],
+  ])('%s by %d', (src, by, after) => {
+    const next = row.apply(blockMoved(row, atOf(row, src), by)!);
+    expect(inWords(next).replace('|', '').startsWith(after)).toBe(true);
+    expect((next.selection as NodeSelection).node.attrs['src']).toBe(src);
+  });
+  it('stands in a row with those beside it, and by itself again without them', () => {
+    const across = (state: EditorState) => {
+      const all: unknown[] = [];
+      state.doc.descendants((node) => {
+        if (node.type.name === 'figure') all.push(node.attrs['across']);
+      });
+      return all;
+    };
+    const apart = placed(placed(sheet('Low water.|'), ['a', 'b', 'c']), []);
+    const three = apart.apply(rowSet(apart, atOf(apart, 'b'), 3));
+    expect(across(three)).toEqual([3, 3, 3]);
+    expect(across(three.apply(rowSet(three, atOf(three, 'c'), null)))).toEqual([3, 3, null]);
+  });
+  it('stays where it has none', () => {
+    const alone = row.apply(blockMoved(row, atOf(row, 'a'), -1)!);
+    expect(blockMoved(alone, atOf(alone, 'a'), -1)).toBeNull();
+  });
 });

@@ -1,3 +1,4 @@
+import type { Editor } from '@tiptap/core';
 import { Fragment, type Node as ProseNode, type ResolvedPos, Slice } from '@tiptap/pm/model';
 import { type EditorState, NodeSelection, TextSelection, type Transaction } from '@tiptap/pm/state';
 import { dropPoint } from '@tiptap/pm/transform';
@@ -74,4 +75,52 @@ export function belowSelectedBlock(state: EditorState): Transaction | null {
   const { selection, tr } = state;
   if (!(selection instanceof NodeSelection) || !selection.node.isBlock || !selection.node.isAtom) return null;
   return caretBelow(tr, selection.to, 'in a line of its own');
+}
+
+/** A step by which a block changes places with its neighbour before (-1) or behind (1) it; null where it has none. */
+export function blockMoved(state: EditorState, at: number, by: -1 | 1): Transaction | null {
+  const $at = state.doc.resolve(at);
+  const index = $at.index();
+  const node = $at.parent.maybeChild(index);
+  const other = $at.parent.maybeChild(index + by);
+  if (!node || !other) return null;
+  const { tr } = state;
+  const from = by < 0 ? at - other.nodeSize : at;
+  const both = by < 0 ? [node, other] : [other, node];
+  tr.replaceWith(from, from + node.nodeSize + other.nodeSize, both);
+  return tr.setSelection(NodeSelection.create(tr.doc, by < 0 ? from : from + other.nodeSize));
+}
+
+/**
+ * A step by which a picture, and all that follow one another with it, stand so many in a row; `across` null: the picture stands by
+ * itself, and the others stay.
+ */
+export function rowSet(state: EditorState, at: number, across: number | null): Transaction {
+  const { tr } = state;
+  const $at = state.doc.resolve(at);
+  const { parent } = $at;
+  const isPicture = (index: number) => parent.maybeChild(index)?.type.name === 'figure';
+  let [first, last] = [$at.index(), $at.index()];
+  if (across !== null) {
+    while (isPicture(first - 1)) first -= 1;
+    while (isPicture(last + 1)) last += 1;
+  }
+  let start = at;
+  for (let index = $at.index(); index > first; index--) start -= parent.child(index - 1).nodeSize;
+  for (let index = first; index <= last; index++) {
+    tr.setNodeAttribute(start, 'across', across);
+    start += parent.child(index).nodeSize;
+  }
+  return tr;
+}
+
+/** Sets how many pictures stand in a row, as one step that can be undone. */
+export function setRow(editor: Editor, at: number | undefined, across: number | null): void {
+  if (at !== undefined && editor.isEditable) editor.view.dispatch(rowSet(editor.state, at, across));
+}
+
+/** Moves a block past its neighbour, as one step that can be undone. */
+export function moveBlock(editor: Editor, at: number | undefined, by: -1 | 1): void {
+  const tr = at === undefined || !editor.isEditable ? null : blockMoved(editor.state, at, by);
+  if (tr) editor.view.dispatch(tr);
 }

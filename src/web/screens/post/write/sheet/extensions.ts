@@ -55,6 +55,7 @@ const Figure = Node.create({
     alt: { default: null },
     caption: { default: '' },
     side: { default: null },
+    across: { default: null },
     width: { default: null },
     link: { default: null },
     enlarge: { default: false },
@@ -67,7 +68,11 @@ const Figure = Node.create({
       ['img', { src: node.attrs['src'], alt: node.attrs['alt'] ?? undefined }],
       ['figcaption', node.attrs['caption']],
     ),
-  addNodeView: () => ReactNodeViewRenderer(FigureView),
+  addNodeView: () =>
+    ReactNodeViewRenderer(FigureView, {
+      // Pictures of a row stand side by side on the sheet too.
+      attrs: ({ node }) => ({ 'data-across': String(node.attrs['across'] ?? '') }),
+    }),
 });
 
 /** Markup that is kept as it came. */

@@ -1,5 +1,5 @@
 import { type NodeViewProps, NodeViewWrapper } from '@tiptap/react';
-import { Crop, ImageUp, Trash2 } from 'lucide-react';
+import { ArrowLeft, ArrowRight, Crop, ImageUp, Trash2 } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { attempt } from '../../../../state/attempt.ts';
 import { useAppDispatch, useAppSelector } from '../../../../state/store.ts';
@@ -8,18 +8,21 @@ import { FileInput } from '../../../../ui/file-button.tsx';
 import { IconButton } from '../../../../ui/icon-button.tsx';
 import { type FigureLayout, FigureOptions } from '../pictures/figure-options.tsx';
 import { keptPicture } from '../pictures/insert-pictures.ts';
-import { AltField, PicturePlaceholder } from '../pictures/picture-fields.tsx';
+import { AltArea, AltField, PicturePlaceholder } from '../pictures/picture-fields.tsx';
+import { moveBlock, setRow } from '../pictures/place-pictures.ts';
 import { usePicture } from '../pictures/use-picture.ts';
 
 /** A picture on the sheet, with its alt text and caption beside it. */
-export function FigureView({ node, updateAttributes, deleteNode, selected }: NodeViewProps) {
-  const { src, alt, caption, side, width, link, enlarge, blockId } = node.attrs as {
+export function FigureView({ node, editor, getPos, updateAttributes, deleteNode, selected }: NodeViewProps) {
+  const { src, alt, caption, side, across, width, link, enlarge, blockId } = node.attrs as {
     blockId: string;
     src: string;
     alt: string | null;
     caption: string;
   } & FigureLayout;
-  const [more, setMore] = useState(side !== null || width !== null || link !== null || enlarge);
+  const [more, setMore] = useState(
+    side !== null || across !== null || width !== null || link !== null || enlarge,
+  );
   const url = usePicture(src);
   const input = useRef<HTMLInputElement>(null);
   const dispatch = useAppDispatch();
@@ -39,15 +42,21 @@ export function FigureView({ node, updateAttributes, deleteNode, selected }: Nod
           src={url}
           alt={alt ?? ''}
           style={width ? { width } : undefined}
-          className={`max-h-96 max-w-full rounded-md object-cover ${width ? '' : side ? 'w-1/2' : 'w-full'} ${side === 'right' ? 'ml-auto' : ''}`}
+          className={`max-h-96 max-w-full rounded-md object-cover ${across ? 'aspect-3/2 w-full' : width ? '' : side === 'left' || side === 'right' ? 'w-1/2' : 'w-full'} ${side === 'right' ? 'ml-auto' : ''}`}
         />
       ) : (
         <PicturePlaceholder src={src} />
       )}
       <div className="mt-2 space-y-1.5 text-[14px] leading-normal">
-        <AltField alt={alt} onChange={(next) => updateAttributes({ alt: next })} />
-        <div className="flex items-center gap-3 text-[13px]">
-          <label className="flex min-w-0 flex-1 items-center gap-3 text-soft">
+        {across === null ? (
+          <AltField alt={alt} onChange={(next) => updateAttributes({ alt: next })} />
+        ) : (
+          <AltArea alt={alt} onChange={(next) => updateAttributes({ alt: next })} />
+        )}
+        <div className="flex flex-wrap items-center gap-x-3 gap-y-1.5 text-[13px]">
+          <label
+            className={`flex min-w-0 items-center gap-3 text-soft ${across === null ? 'flex-1' : 'w-full'}`}
+          >
             Caption
             <input
               value={caption}
@@ -74,6 +83,20 @@ export function FigureView({ node, updateAttributes, deleteNode, selected }: Nod
               onClick={() => dispatch(benchSet({ blockId }))}
             />
           )}
+          {across !== null && (
+            <>
+              <IconButton
+                name="Move it back"
+                icon={ArrowLeft}
+                onClick={() => moveBlock(editor, getPos(), -1)}
+              />
+              <IconButton
+                name="Move it on"
+                icon={ArrowRight}
+                onClick={() => moveBlock(editor, getPos(), 1)}
+              />
+            </>
+          )}
           <IconButton name="Choose another file" icon={ImageUp} onClick={() => input.current?.click()} />
           <IconButton name="Remove the picture" icon={Trash2} look="grave" onClick={deleteNode} />
           <FileInput
@@ -85,8 +108,10 @@ export function FigureView({ node, updateAttributes, deleteNode, selected }: Nod
         </div>
         {more && (
           <FigureOptions
-            layout={{ side, width, link, enlarge }}
-            onChange={(layout) => updateAttributes(layout)}
+            layout={{ side, across, width, link, enlarge }}
+            onChange={({ across: inRow, ...layout }) =>
+              inRow === undefined ? updateAttributes(layout) : setRow(editor, getPos(), inRow)
+            }
           />
         )}
       </div>

@@ -3,12 +3,14 @@ import { closeHistory } from '@tiptap/pm/history';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { findNext, findPrev, SearchQuery, setSearchState } from 'prosemirror-search';
 import { useEffect, useRef, useState } from 'react';
+import { type FoundPart, findInParts, replaceInParts } from '../../../../../core/writing/index.ts';
 import type { PostSession } from '../../../../state/post/post-session.ts';
-import { useAppDispatch } from '../../../../state/store.ts';
+import { useAppDispatch, useAppSelector } from '../../../../state/store.ts';
 import { offerUndo } from '../../../../state/undo.ts';
 import { findingSet } from '../../../../state/view.ts';
 import { Button } from '../../../../ui/button.tsx';
 import { CheckField } from '../../../../ui/check-field.tsx';
+import { counted } from '../../../../ui/figures.ts';
 import { IconButton } from '../../../../ui/icon-button.tsx';
 import { isEnter } from '../../../../ui/keys.ts';
 
@@ -23,7 +25,36 @@ function placesOf(editor: Editor, query: SearchQuery): { from: number; to: numbe
   return places;
 }
 
-/** Finds words on the sheet and replaces them. */
+/** What a part is called, and where it stands on the screen. */
+const PARTS: Record<FoundPart['part'], { name: string; place: string }> = {
+  title: { name: 'title', place: 'title' },
+  metaTitle: { name: 'meta title', place: 'meta-title' },
+  metaDescription: { name: 'meta description', place: 'meta-description' },
+  excerpt: { name: 'excerpt', place: 'featured' },
+  imageAlt: { name: 'alt text of the featured picture', place: 'featured' },
+  alt: { name: 'alt text', place: '' },
+  caption: { name: 'caption', place: '' },
+};
+
+/** Leads to a part beside the text. */
+function goTo(editor: Editor, { part, blockId }: FoundPart): void {
+  if (blockId === null) {
+    const place = document.querySelector<HTMLElement>(`[data-place="${PARTS[part].place}"]`);
+    place?.scrollIntoView({ block: 'center' });
+    const fields = place?.matches('input, textarea')
+      ? [place]
+      : place?.querySelectorAll<HTMLElement>('input, textarea');
+    // The excerpt is the last field of its place, every other the first.
+    [...(fields ?? [])].at(part === 'excerpt' ? -1 : 0)?.focus();
+    return;
+  }
+  editor.state.doc.descendants((node, at) => {
+    if (node.attrs['blockId'] === blockId) editor.chain().setNodeSelection(at).scrollIntoView().run();
+    return !node.isTextblock;
+  });
+}
+
+/** Finds words on the sheet, and beside it in title, listing and pictures, and replaces them. */
 export function FindBar({ editor, session }: { editor: Editor; session: PostSession }) {
   const dispatch = useAppDispatch();
   const [search, setSearch] = useState('');
@@ -32,6 +63,10 @@ export function FindBar({ editor, session }: { editor: Editor; session: PostSess
   const [wholeWord, setWholeWord] = useState(false);
   const [said, setSaid] = useState('');
   const field = useRef<HTMLInputElement>(null);
+  // Each report and each field that is typed in may change what is found beside the text.
+  useAppSelector((state) => state.openPost.report);
+  const fields = useAppSelector((state) => state.openPost.fields);
+  const beside = findInParts({ fields, draft: session.document.draft }, { search, caseSensitive, wholeWord });
   const query = new SearchQuery({ search, caseSensitive, wholeWord, literal: true });
 
   const tell = () => {
@@ -87,10 +122,14 @@ export function FindBar({ editor, session }: { editor: Editor; session: PostSess
   };
   const all = () => {
     const places = placesOf(editor, query);
-    if (places.length === 0 || !editor.isEditable) return;
-    const takeBack = session.tracked(() => put(places));
+    if (!editor.isEditable || places.length + beside.length === 0) return;
+    const count = places.length + beside.reduce((sum, { places: more }) => sum + more.length, 0);
+    const takeBack = session.tracked(() => {
+      if (places.length > 0) put(places);
+      session.apply(replaceInParts(beside, replace));
+    });
     tell();
-    offerUndo(`${places.length} ${places.length === 1 ? 'place' : 'places'} replaced.`, takeBack);
+    offerUndo(`${counted(count, 'place')} replaced.`, takeBack);
   };
   const box = 'w-44 rounded border px-2 py-0.5';
   return (
@@ -140,6 +179,21 @@ export function FindBar({ editor, session }: { editor: Editor; session: PostSess
           All
         </Button>
       </span>
+      {beside.length > 0 && (
+        <span className="order-last flex w-full flex-wrap items-baseline gap-x-3 text-soft">
+          Beside the text:
+          {beside.map((found) => (
+            <Button
+              key={`${found.part} ${found.blockId}`}
+              look="word"
+              className="font-normal"
+              onClick={() => goTo(editor, found)}
+            >
+              {PARTS[found.part].name} {found.places.length}
+            </Button>
+          ))}
+        </span>
+      )}
       <span className="ml-auto">
         <IconButton name="Close find and replace" onClick={close} icon={X} />
       </span>
