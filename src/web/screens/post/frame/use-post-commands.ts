@@ -30,6 +30,7 @@ export function usePostCommands({ session, site }: PostContext): void {
       keys: 'Mod+Shift+L',
       run: () => go('reading'),
     },
+    { id: 'report', group: 'This post', name: 'Report to print', run: () => go('report') },
     ...EXPORTS.map((as) => ({
       id: `export ${as}`,
       group: 'This post',
@@ -52,7 +53,6 @@ export function usePostCommands({ session, site }: PostContext): void {
         else toast(`The status is “${STATUS_NAMES[status]}” now.`);
       },
     })),
-    { id: 'report', group: 'This post', name: 'Report to print', run: () => go('report') },
     {
       id: 'keep version',
       group: 'This post',

@@ -54,8 +54,8 @@ export function FigureOptions({
           className="px-1 py-0.5"
           options={[
             { value: '', name: 'by itself' },
-            { value: '2', name: 'two, with those beside it' },
-            { value: '3', name: 'three, with those beside it' },
+            { value: '2', name: 'two, with its neighbours' },
+            { value: '3', name: 'three, with its neighbours' },
           ]}
         />
       </label>
