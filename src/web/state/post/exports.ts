@@ -6,5 +6,6 @@ export const EXPORT_NAMES: Record<Export, string> = {
   md: 'Markdown',
   docx: '.docx',
   html: 'HTML',
-  score: 'Score report',
+  // Not "report": that is the page for paper.
+  score: 'score and notes (JSON)',
 };

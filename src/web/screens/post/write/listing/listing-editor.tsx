@@ -138,14 +138,6 @@ export function ListingEditor() {
         </div>
         <div className="pt-1">
           <Measured width={titleWidth} ramp={metaTitlePixels} text={title} />
-          <button
-            type="button"
-            onClick={() => setComparing(true)}
-            className="mt-0.5 flex items-center gap-1 rounded text-[12px] text-soft hover:text-ink"
-          >
-            <Columns3 size={13} aria-hidden />
-            Compare titles
-          </button>
         </div>
 
         <div data-place="slug" className="mt-1 flex min-w-0 items-baseline font-listing text-[14px]">
@@ -192,15 +184,25 @@ export function ListingEditor() {
           {phone.cut !== null && (
             <span className="block text-[12px] text-soft">phone cuts at {phoneCutPixels}</span>
           )}
-          <button
-            type="button"
-            aria-pressed={phoneListing}
-            onClick={() => dispatch(phoneListingSet(!phoneListing))}
-            className="mt-0.5 ml-auto flex items-center gap-1 rounded text-[12px] text-soft hover:text-ink aria-pressed:font-semibold aria-pressed:text-ink"
-          >
-            <Smartphone size={13} aria-hidden />
-            Phone
-          </button>
+          <div className="mt-0.5 flex justify-end gap-3 whitespace-nowrap">
+            <button
+              type="button"
+              onClick={() => setComparing(true)}
+              className="flex items-center gap-1 rounded text-[12px] text-soft hover:text-ink"
+            >
+              <Columns3 size={13} aria-hidden />
+              Compare titles
+            </button>
+            <button
+              type="button"
+              aria-pressed={phoneListing}
+              onClick={() => dispatch(phoneListingSet(!phoneListing))}
+              className="flex items-center gap-1 rounded text-[12px] text-soft hover:text-ink aria-pressed:font-semibold aria-pressed:text-ink"
+            >
+              <Smartphone size={13} aria-hidden />
+              Phone
+            </button>
+          </div>
         </div>
       </div>
       {comparing && (
