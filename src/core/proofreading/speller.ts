@@ -38,6 +38,7 @@ const NO_PLURAL: ReadonlySet<string> = new Set(
  * slip from some other, and the first letter is seldom wrong but where it changed places.
  */
 function leastCount(written: string, meant: string): number {
+  if (written.length <= 2) return Number.POSITIVE_INFINITY;
   const changedPlaces =
     written.length === meant.length && [...written].sort().join() === [...meant].sort().join();
   if (changedPlaces) return written.length <= 4 ? 500 : 40;
