@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import { titleCandidates } from '../../../../../../core/writing/index.ts';
 import { attempt } from '../../../../../state/attempt.ts';
+import { applyAndSay } from '../../../../../state/post/apply-and-say.ts';
 import { useAppSelector } from '../../../../../state/store.ts';
-import { offerUndo } from '../../../../../state/undo.ts';
 import { AddForm } from '../../../../../ui/add-form.tsx';
 import { DialogFrame } from '../../../../../ui/dialog-frame.tsx';
 import { remember, remembered } from '../../../../../ui/remembered.ts';
@@ -58,8 +58,12 @@ export function TitlesDialog({ onClose }: { onClose: () => void }) {
     };
   }, [session, asked]);
   const take = (field: 'title' | 'metaTitle', text: string) => {
-    const takeBack = session.apply([{ kind: 'set-field', field, value: text }]);
-    offerUndo(`“${text}” is the ${field === 'title' ? 'title' : 'meta title'} now.`, takeBack, 8000);
+    applyAndSay(
+      session,
+      [{ kind: 'set-field', field, value: text }],
+      `“${text}” is the ${field === 'title' ? 'title' : 'meta title'} now.`,
+      'The title could not be changed here.',
+    );
   };
   return (
     <DialogFrame title="Titles side by side" onClose={onClose} width="w-[min(1120px,96vw)]">

@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { toast } from 'sonner';
 import type { DraftEdit } from '../../../../../../core/criteria/index.ts';
 import type { Block } from '../../../../../../core/draft/index.ts';
 import {
@@ -9,7 +8,7 @@ import {
   wordsNear,
 } from '../../../../../../core/proofreading/index.ts';
 import { attempt } from '../../../../../state/attempt.ts';
-import { offerUndo } from '../../../../../state/undo.ts';
+import { applyAndSay } from '../../../../../state/post/apply-and-say.ts';
 import { Button } from '../../../../../ui/button.tsx';
 import { counted } from '../../../../../ui/figures.ts';
 import { languageWorker } from '../../../../../workers/language-client.ts';
@@ -65,12 +64,15 @@ export function RemarkGroup({
     else entries.set(key, [remark]);
   }
   const write = (places: readonly PlacedRemark[], text: (remark: PlacedRemark) => string, said: string) => {
-    const before = session.document.draft;
+    const { blocks } = session.document.draft;
     // The last first, so that the places of the others stay.
-    const edits = [...places].reverse().flatMap((place) => editFor(place, text(place), before.blocks) ?? []);
-    const takeBack = session.apply(edits);
-    if (session.document.draft !== before) offerUndo(said, takeBack, 8000);
-    else toast('These words are not there any more. The language is being looked through anew.');
+    const edits = [...places].reverse().flatMap((place) => editFor(place, text(place), blocks) ?? []);
+    applyAndSay(
+      session,
+      edits,
+      said,
+      'These words are not there any more. The language is being looked through anew.',
+    );
   };
   const mendable = kind === 'article' || kind === 'repeated' || kind === 'house';
   const certain = mendable ? remarks.filter(({ instead }) => instead.length > 0) : [];

@@ -1,6 +1,5 @@
-import { toast } from 'sonner';
 import type { LinkOffer } from '../../../../../../core/site/index.ts';
-import { offerUndo } from '../../../../../state/undo.ts';
+import { applyAndSay } from '../../../../../state/post/apply-and-say.ts';
 import { Button } from '../../../../../ui/button.tsx';
 import { CheckField } from '../../../../../ui/check-field.tsx';
 import { counted } from '../../../../../ui/figures.ts';
@@ -26,12 +25,13 @@ export function FromHere({
   const { offers, internal, wished } = view;
   const [from, to] = wished;
   const link = ({ blockId, start, end, quote, target }: LinkOffer) => {
-    const before = session.document;
     const edit = { kind: 'set-link' as const, blockId, start, end, quote, href: target.address };
-    const takeBack = session.apply([edit]);
-    if (session.document.draft === before.draft)
-      toast('These words are not there any more. The links are being looked at anew.');
-    else offerUndo(`"${quote}" leads to ${target.title}.`, takeBack, 8000);
+    applyAndSay(
+      session,
+      [edit],
+      `"${quote}" leads to ${target.title}.`,
+      'These words are not there any more. The links are being looked at anew.',
+    );
   };
   return (
     <section aria-label="From here">

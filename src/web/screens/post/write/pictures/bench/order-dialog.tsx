@@ -2,8 +2,8 @@ import { useEffect, useRef, useState } from 'react';
 import { type DraftEdit, imageName } from '../../../../../../core/criteria/index.ts';
 import { bytesInWords } from '../../../../../../core/draft/index.ts';
 import type { PicturePlan, PictureRules } from '../../../../../../core/pictures/index.ts';
+import { applyAndSay } from '../../../../../state/post/apply-and-say.ts';
 import { type FittedFile, fitPicture, showInstead } from '../../../../../state/post/fit-pictures.ts';
-import { offerUndo } from '../../../../../state/undo.ts';
 import { Button } from '../../../../../ui/button.tsx';
 import { CheckField } from '../../../../../ui/check-field.tsx';
 import { DialogFrame } from '../../../../../ui/dialog-frame.tsx';
@@ -64,11 +64,12 @@ export function OrderDialog({
     }
     setAt(null);
     if (edits.length > 0) {
-      const takeBack = session.apply(edits);
       const count = [...done.values()].filter((outcome) => 'src' in outcome).length;
-      offerUndo(
+      applyAndSay(
+        session,
+        edits,
         `${counted(count, 'picture')} put in order: ${bytesInWords(before)} became ${bytesInWords(after)}.`,
-        takeBack,
+        'The post was left, or is changed elsewhere: its pictures are as they were.',
         20_000,
       );
     }

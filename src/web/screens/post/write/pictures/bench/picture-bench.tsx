@@ -22,8 +22,8 @@ import {
   turned,
 } from '../../../../../../core/pictures/index.ts';
 import type { PictureOrigin } from '../../../../../data/post-rows.ts';
+import { applyAndSay } from '../../../../../state/post/apply-and-say.ts';
 import { keepDrawn } from '../../../../../state/post/fit-pictures.ts';
-import { offerUndo } from '../../../../../state/undo.ts';
 import { Button } from '../../../../../ui/button.tsx';
 import { DialogFrame } from '../../../../../ui/dialog-frame.tsx';
 import { ChoiceField, TextField } from '../../../../../ui/field.tsx';
@@ -127,8 +127,13 @@ function Bench({
               { kind: 'set-field', field: 'imageAlt', value: alt },
             ]
           : [{ kind: 'set-picture', blockId: picture.blockId, picture: { src: kept.src, alt } }];
-      const takeBack = session.apply(edits);
-      offerUndo(`“${imageName(kept.src)}” now weighs ${bytesInWords(kept.bytes)}.`, takeBack);
+      applyAndSay(
+        session,
+        edits,
+        `“${imageName(kept.src)}” now weighs ${bytesInWords(kept.bytes)}.`,
+        'The picture is not in this post any more, or is changed elsewhere: nothing was changed.',
+        12_000,
+      );
       onClose();
     } catch (error) {
       setProblem((error as Error).message);
