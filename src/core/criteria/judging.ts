@@ -32,12 +32,15 @@ export const leavesAtLeast =
   (_facts: DraftFacts, share: number): number =>
     least + (1 - least) * share;
 
-// One formatter for all: making one costs more than a whole criterion.
+// One formatter for all: making one costs more than a whole criterion, and even asking it more than several.
 const numbers = new Intl.NumberFormat('en');
+const threes = (n: number): string => String(n).padStart(3, '0');
 
 /** `1,640`. */
-export const grouped = (n: number): string =>
-  Number.isInteger(n) && n >= 0 && n < 1000 ? String(n) : numbers.format(n);
+export function grouped(n: number): string {
+  if (!Number.isInteger(n) || n < 0 || n >= 1_000_000) return numbers.format(n);
+  return n < 1000 ? String(n) : `${Math.floor(n / 1000)},${threes(n % 1000)}`;
+}
 
 /** `1 word`, `3 words`. */
 export const count = (n: number, one: string, many = `${one}s`): string =>

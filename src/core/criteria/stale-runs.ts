@@ -1,5 +1,5 @@
 import { isMostlyVerb, partOfSpeech, type Vocabulary, type WordBases } from '../language/index.ts';
-import type { BlockReading } from './block-reader.ts';
+import type { BlockReader, BlockReading } from './block-reader.ts';
 import type { DraftFacts } from './draft-facts.ts';
 
 /** Words in a row without a new noun that are worth a note: articles of up to 2,500 words hardly have such a run. */
@@ -64,7 +64,6 @@ function namedIn({ tokens }: BlockReading, vocabulary: Vocabulary, bases: WordBa
       wordEnds.push(at + 1);
     }
   }
-  for (const base of found) makeRoom(base);
   return {
     bases: Int32Array.from(found),
     baseEnds: Int32Array.from(baseEnds),
@@ -72,21 +71,99 @@ function namedIn({ tokens }: BlockReading, vocabulary: Vocabulary, bases: WordBa
   };
 }
 
-/** By the number of a base: the last pass in which it was met. One for all: passes are not mixed. */
-let met = new Int32Array(4096);
-let pass = 0;
+/** What the last text of a reader named, and where: a key changes one block, and little of this. */
+interface Names {
+  readings: readonly BlockReading[];
+  /** By the number of a base: one more than the index of the first block that names it; 0 where none does. */
+  first: Int32Array;
+  /** By the number of a base: how many blocks name it. */
+  blocks: Int32Array;
+  /** By block and sentence: 1 where the sentence brings a name that no block before has. */
+  fresh: Uint8Array[];
+}
 
-function makeRoom(most: number): void {
-  if (most < met.length) return;
-  const more = new Int32Array(Math.max(most + 1, 2 * met.length));
-  more.set(met);
-  met = more;
+const texts = new WeakMap<BlockReader, Names>();
+
+/** Notes that a block names a base, where none before it does; the block that was first has lost one then. */
+function nameAt({ first }: Names, base: number, at: number, affected: Set<number>): boolean {
+  const before = first[base];
+  if (before > 0 && before <= at + 1) return false;
+  if (before > 0) affected.add(before - 1);
+  first[base] = at + 1;
+  affected.add(at);
+  return true;
+}
+
+/** Where each name of a text stands first, and so which sentences bring one; only what changed is looked at again. */
+function namesOf({ readings, reader }: DraftFacts): Names {
+  const { vocabulary, bases } = reader;
+  let names = texts.get(reader);
+  if (names?.readings.length !== readings.length) {
+    names = { readings: [], first: new Int32Array(4096), blocks: new Int32Array(4096), fresh: [] };
+    texts.set(reader, names);
+  }
+  const changed: number[] = [];
+  const lost: { base: number; at: number }[] = [];
+  for (let at = 0; at < readings.length; at++) {
+    const old = names.readings[at];
+    if (old === readings[at]) continue;
+    changed.push(at);
+    if (old?.named)
+      for (const base of old.named.bases) {
+        names.blocks[base] -= 1;
+        if (names.first[base] !== at + 1) continue;
+        names.first[base] = 0;
+        lost.push({ base, at });
+      }
+  }
+  const affected = new Set(changed);
+  for (const at of changed) {
+    // Kept with the reading: to look it up elsewhere would cost as much as the whole pass.
+    const named = (readings[at].named ??= namedIn(readings[at], vocabulary, bases));
+    for (const base of named.bases) {
+      if (base >= names.first.length) {
+        names.first = withRoomFor(base, names.first);
+        names.blocks = withRoomFor(base, names.blocks);
+      }
+      names.blocks[base] += 1;
+      nameAt(names, base, at, affected);
+    }
+  }
+  // What its first block names no more may be named by one after it.
+  const gone = new Set<number>();
+  for (const { base, at } of lost) if (names.first[base] !== at + 1 && names.blocks[base] > 0) gone.add(base);
+  for (let at = 0; gone.size > 0 && at < readings.length; at++)
+    for (const base of readings[at].named!.bases)
+      if (gone.has(base)) {
+        nameAt(names, base, at, affected);
+        gone.delete(base);
+      }
+  names.readings = readings;
+  for (const at of affected) names.fresh[at] = freshSentences(readings[at].named!, names.first, at);
+  return names;
+}
+
+function withRoomFor(most: number, before: Int32Array): Int32Array {
+  const after = new Int32Array(Math.max(most + 1, 2 * before.length));
+  after.set(before);
+  return after;
+}
+
+/** By the sentences of a block: 1 where one brings a name of which the block is the first. */
+function freshSentences({ bases, baseEnds }: NamedInBlock, first: Int32Array, at: number): Uint8Array {
+  const fresh = new Uint8Array(baseEnds.length);
+  let base = 0;
+  for (let sentence = 0; sentence < baseEnds.length; sentence++)
+    for (const to = baseEnds[sentence]; base < to; base++)
+      if (first[bases[base]] === at + 1) fresh[sentence] = 1;
+  return fresh;
 }
 
 /** Long runs of sentences that say nothing of their own: each of their nouns stood in the post before. */
-export function staleRuns({ readings, words: all, reader: { vocabulary, bases } }: DraftFacts): StaleRun[] {
+export function staleRuns(facts: DraftFacts): StaleRun[] {
+  const { readings, words: all } = facts;
   if (all > MOST) return [];
-  pass += 1;
+  const names = namesOf(facts);
   const runs: StaleRun[] = [];
   let [words, said, block, first, last] = [0, 0, 0, 0, 0];
   const end = () => {
@@ -96,31 +173,20 @@ export function staleRuns({ readings, words: all, reader: { vocabulary, bases } 
     }
     words = 0;
   };
-  // With every key it goes through the whole post: what a block names is kept, and nothing is made on the way.
   for (let index = 0; index < readings.length; index++) {
-    const reading = readings[index];
-    // Kept with the reading: to look it up elsewhere would cost as much as the whole pass.
-    reading.named ??= namedIn(reading, vocabulary, bases);
-    const { bases: list, baseEnds, wordEnds } = reading.named;
-    const seen = met;
-    let base = 0;
+    const { named, prose } = readings[index];
+    if (!prose) continue;
+    const { wordEnds } = named!;
+    const fresh = names.fresh[index];
     let word = 0;
     for (let sentence = 0; sentence < wordEnds.length; sentence++) {
-      let isFresh = false;
-      for (const to = baseEnds[sentence]; base < to; base++) {
-        if (seen[list[base]] === pass) continue;
-        seen[list[base]] = pass;
-        isFresh = true;
-      }
       const count = wordEnds[sentence] - word;
-      if (reading.prose) {
-        if (isFresh) end();
-        said += count;
-        if (!isFresh) {
-          if (words === 0) [block, first] = [index, word];
-          words += count;
-          if (block === index) last = wordEnds[sentence];
-        }
+      if (fresh[sentence] === 1) end();
+      said += count;
+      if (fresh[sentence] === 0) {
+        if (words === 0) [block, first] = [index, word];
+        words += count;
+        if (block === index) last = wordEnds[sentence];
       }
       word = wordEnds[sentence];
     }

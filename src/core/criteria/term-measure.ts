@@ -3,7 +3,7 @@ import type { DraftFacts } from './draft-facts.ts';
 import { firstNamed } from './fixing/named-in-text.ts';
 import { measure, placeIn } from './judging.ts';
 import type { StudyTerm } from './surroundings.ts';
-import { termUses } from './term-use.ts';
+import { groupUse, termBand, termUses } from './term-use.ts';
 
 /** The target of what compares with other pages where none were studied. */
 export const NO_STUDY = 'what the result pages share (study them first)';
@@ -13,27 +13,26 @@ const NAMED = 5;
 
 /** Judges the terms of a group: the mean of their shares over `enough` of them. */
 export function termMeasure(facts: DraftFacts, group: StudyTerm['group'], enough: number): Measure {
-  const terms = termUses(facts).filter(({ term }) => term.group === group);
-  const share = Math.min(1, terms.reduce((sum, each) => sum + each.share, 0) / (terms.length * enough));
-  const fine = terms.filter((each) => each.share === 1).length;
-  const measured = `${fine} of ${terms.length}`;
-  const often = terms.filter(({ uses, to }) => uses > 2 * to);
-  const short = terms.filter(({ uses, from }) => uses < from);
-  if (often.length > 0 && short.length === 0) {
-    const [{ term, uses, to, index }] = often;
+  const { terms: all, share: sum, fine, missing, seldom, often } = groupUse(facts, group);
+  const share = Math.min(1, sum / (all * enough));
+  const measured = `${fine} of ${all}`;
+  const { terms } = facts.settings.study!;
+  if (often.length > 0 && missing.length + seldom.length === 0) {
+    const [index] = often;
+    const term = terms[index];
     const evidence = facts.readings.flatMap(({ block, termUses: found }, at) =>
       found.filter((use) => use.term === index).map(({ start, end }) => placeIn(block, at, start, end)),
     );
     return measure(
       share,
       measured,
-      `"${term.form}" stands ${uses} times; the pages use it up to ${to} times in a text of this length.`,
+      `"${term.form}" stands ${facts.totals.termUses[index]} times; the pages use it up to ${termBand(term, facts.words).to} times in a text of this length.`,
       evidence,
     );
   }
-  const missing = short.filter(({ uses }) => uses === 0);
-  const list = (missing.length > 0 ? missing : short).slice(0, NAMED).map(({ term }) => `"${term.form}"`);
-  const more = (missing.length > 0 ? missing : short).length - list.length;
+  const short = missing.length > 0 ? missing : seldom;
+  const list = short.slice(0, NAMED).map((index) => `"${terms[index].form}"`);
+  const more = short.length - list.length;
   const named = `${list.join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
   return measure(
     share,

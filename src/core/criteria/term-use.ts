@@ -26,24 +26,47 @@ export function termBand(
   return { from, to: Math.max(from, Math.ceil((term.upper * words) / 1000)) };
 }
 
-const known = new WeakMap<DraftFacts, TermUseInDraft[]>();
+/** How far a term's uses are what they should be: 1 within its band and up to twice its upper end. */
+const shareOf = (uses: number, from: number, to: number): number =>
+  uses < from ? uses / from : uses <= 2 * to ? 1 : Math.max(0, 1 - (uses - 2 * to) / (2 * to));
 
-/** Uses of every term of the study in a draft; empty without a study. Two criteria and the margin ask: counted once. */
-export function termUses(facts: DraftFacts): TermUseInDraft[] {
-  let found = known.get(facts);
-  if (!found) {
-    found = countedUses(facts);
-    known.set(facts, found);
-  }
-  return found;
-}
-
-function countedUses({ settings, totals, words }: DraftFacts): TermUseInDraft[] {
-  return (settings.study?.terms ?? []).map((term, index) => {
+/** Uses of every term of the study in a draft; empty without a study. */
+export const termUses = ({ settings, totals, words }: DraftFacts): TermUseInDraft[] =>
+  (settings.study?.terms ?? []).map((term, index) => {
     const uses = totals.termUses[index];
     const { from, to } = termBand(term, words);
-    const share =
-      uses < from ? uses / from : uses <= 2 * to ? 1 : Math.max(0, 1 - (uses - 2 * to) / (2 * to));
-    return { term, index, uses, from, to, share };
+    return { term, index, uses, from, to, share: shareOf(uses, from, to) };
   });
+
+/** The terms of a group added up. */
+export interface GroupUse {
+  terms: number;
+  /** Sum of their shares. */
+  share: number;
+  /** Terms at their full share. */
+  fine: number;
+  /** Indices of terms that are not there, of those that are there too seldom, and of those that stand too often. */
+  missing: number[];
+  seldom: number[];
+  often: number[];
+}
+
+/** What of {@link termUses} the score needs, for one group: with every key, so that nothing is made for each term. */
+export function groupUse({ settings, totals, words }: DraftFacts, group: StudyTerm['group']): GroupUse {
+  const found: GroupUse = { terms: 0, share: 0, fine: 0, missing: [], seldom: [], often: [] };
+  const terms = settings.study?.terms ?? [];
+  const { termUses: counts } = totals;
+  for (let at = 0; at < terms.length; at++) {
+    const term = terms[at];
+    if (term.group !== group) continue;
+    found.terms += 1;
+    const uses = counts[at];
+    const { from, to } = termBand(term, words);
+    if (uses < from) (uses === 0 ? found.missing : found.seldom).push(at);
+    if (uses > 2 * to) found.often.push(at);
+    const share = shareOf(uses, from, to);
+    found.share += share;
+    if (share === 1) found.fine += 1;
+  }
+  return found;
 }

@@ -24,6 +24,7 @@ interface Indexed {
 }
 
 const known = new WeakMap<StudyFacts, Indexed>();
+const NO_COVERS = new Float64Array(0);
 
 function indexed(study: StudyFacts): Indexed {
   let found = known.get(study);
@@ -67,8 +68,14 @@ function sectionCover(
 }
 
 /** How far a draft covers every topic of its study: for each the best of its sections (a heading and what follows it). */
-export function topicCover({ readings, settings: { study } }: DraftFacts): TopicInDraft[] {
-  if (!study || study.topics.length === 0) return [];
+export function topicCover(facts: DraftFacts): TopicInDraft[] {
+  const best = bestCovers(facts);
+  return (facts.settings.study?.topics ?? []).map((topic, at) => ({ topic, cover: Math.min(1, best[at]) }));
+}
+
+/** The same as bare figures, in the order of the study's topics; empty without a study. */
+export function bestCovers({ readings, settings: { study } }: DraftFacts): Float64Array {
+  if (!study || study.topics.length === 0) return NO_COVERS;
   const known = indexed(study);
   const best = new Float64Array(study.topics.length);
   for (let from = 0; from < readings.length; ) {
@@ -78,5 +85,5 @@ export function topicCover({ readings, settings: { study } }: DraftFacts): Topic
     for (let at = 0; at < best.length; at++) if (cover[at] > best[at]) best[at] = cover[at];
     from = to;
   }
-  return study.topics.map((topic, at) => ({ topic, cover: Math.min(1, best[at]) }));
+  return best;
 }

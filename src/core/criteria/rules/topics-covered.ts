@@ -1,7 +1,8 @@
 import { criterion } from '../criterion.ts';
 import { count, measure } from '../judging.ts';
 import { NO_STUDY } from '../term-measure.ts';
-import { COMMON, COVERED, topicCover } from '../topic-cover.ts';
+import type { StudyTopic } from '../surroundings.ts';
+import { bestCovers, COMMON, COVERED } from '../topic-cover.ts';
 
 /** Share of the topics that at least half of the pages have, weighed by how many have them, that a section covers. */
 export const topicsCovered = criterion({
@@ -15,16 +16,24 @@ export const topicsCovered = criterion({
   target: (_limits, _facts, { study }) =>
     study ? 'a section on each topic that half of the pages have' : NO_STUDY,
   measure(facts) {
-    const topics = topicCover(facts).filter(({ topic }) => topic.share >= COMMON);
-    const all = topics.reduce((sum, { topic }) => sum + topic.share, 0);
-    const open = topics.filter(({ cover }) => cover < COVERED);
-    const covered = all - open.reduce((sum, { topic }) => sum + topic.share, 0);
+    const best = bestCovers(facts);
+    const { topics } = facts.settings.study!;
+    const open: StudyTopic[] = [];
+    let [common, all, covered] = [0, 0, 0];
+    for (let at = 0; at < topics.length; at++) {
+      const topic = topics[at];
+      if (topic.share < COMMON) continue;
+      common += 1;
+      all += topic.share;
+      if (best[at] < COVERED) open.push(topic);
+      else covered += topic.share;
+    }
     const [first] = open;
     return measure(
       covered / all,
-      `${topics.length - open.length} of ${topics.length}`,
+      `${common - open.length} of ${common}`,
       first
-        ? `No section covers "${first.topic.name}", which ${Math.round(first.topic.share * 100)} % of the pages have${open.length > 1 ? `, and ${count(open.length - 1, 'more topic', 'more topics')}` : ''}.`
+        ? `No section covers "${first.name}", which ${Math.round(first.share * 100)} % of the pages have${open.length > 1 ? `, and ${count(open.length - 1, 'more topic', 'more topics')}` : ''}.`
         : '',
     );
   },
