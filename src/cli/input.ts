@@ -7,6 +7,7 @@ import {
   formatOfName,
   type PostDocument,
   UnreadableFile,
+  pictureAddresses,
 } from '../core/draft/index.ts';
 import { pictureSize, readSiteFile } from '../core/formats/index.ts';
 import { type SiteSettings, unknownSite } from '../core/site/index.ts';
@@ -117,9 +118,8 @@ export function picturesOf(
 ): Map<string, PictureSize> {
   const sizes = new Map<string, PictureSize>();
   for (const [src, bytes] of pictures) sizes.set(src, pictureSize(bytes));
-  const sources = [document.fields.image, ...document.draft.blocks.map((block) => block.image?.src ?? '')];
-  for (const src of sources) {
-    if (src === '' || sizes.has(src) || /^(?:[a-z]+:|\/\/)/i.test(src)) continue;
+  for (const src of pictureAddresses(document.fields, document.draft)) {
+    if (sizes.has(src) || /^(?:[a-z]+:|\/\/)/i.test(src)) continue;
     let bare = src.replace(/[?#].*$/, '');
     try {
       bare = decodeURIComponent(bare);

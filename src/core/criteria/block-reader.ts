@@ -106,7 +106,7 @@ export function topicStemsOf(study: StudyFacts | null): string[] {
 }
 
 /** A text that ends as a sentence does, closing quotes and brackets apart. */
-const ENDED = /[.!?…。！？]["'”’»)\]」』）]{0,3}\s{0,9}$/;
+const ENDED = /[.!?…。！？]["'”’»)\]」』）†]{0,3}\s{0,9}$/;
 
 /** Words of a sentence from which its order can be told. */
 const TOLD_BY = 7;

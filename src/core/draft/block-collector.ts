@@ -2,13 +2,19 @@ import type { Element, RootContent } from 'hast';
 import {
   type Block,
   type Container,
+  EMBED_KINDS,
+  type Embed,
   type Mark,
   type NextId,
   PICTURE_SIDES,
   PICTURES_ACROSS,
   type Picture,
+  STEP_LOOKS,
+  type StepLook,
   tidyMarks,
 } from './draft.ts';
+import { framedAddress } from './embed-address.ts';
+import { NOTE_SIGN } from './footnotes.ts';
 import { attribute, classNames, findElement, textOf } from './hast-reading.ts';
 import { safeHref, safeSrc } from './sanitise.ts';
 
@@ -19,6 +25,7 @@ interface Shape {
   kind: 'paragraph' | 'heading' | 'image';
   level?: number;
   image?: Picture;
+  step?: StepLook;
 }
 
 const PARAGRAPH: Shape = { kind: 'paragraph' };
@@ -34,8 +41,15 @@ export class BlockCollector {
   private containers: { make: (key: string) => Container; made: Container | null }[] = [];
   private shape: Shape = PARAGRAPH;
   private waiting: (() => void)[] = [];
+  /** Ids of notes whose first block is still to come, and the blocks of those that had one. */
+  private openIds: string[] = [];
+  readonly blockOfId = new Map<string, string>();
 
-  constructor(private readonly nextId: NextId) {}
+  constructor(
+    private readonly nextId: NextId,
+    /** Ids of the markup that holds footnotes. */
+    readonly notes: ReadonlySet<string> = new Set(),
+  ) {}
 
   text(value: string): void {
     const start = this.length;
@@ -69,12 +83,27 @@ export class BlockCollector {
     this.openMarks.pop();
   }
 
-  link(href: string | undefined, title: string | undefined, inner: () => void): void {
+  link(
+    { href, title, ...how }: Pick<Mark, 'href' | 'title' | 'nofollow' | 'newWindow'>,
+    inner: () => void,
+  ): void {
     const safe = href === undefined ? null : safeHref(href);
     if (safe === null) return inner();
-    this.openMarks.push({ type: 'link', href: safe, ...(title ? { title } : {}) });
+    this.openMarks.push({ type: 'link', href: safe, ...(title ? { title } : {}), ...how });
     inner();
     this.openMarks.pop();
+  }
+
+  /** A reference to a footnote, by the address under which the markup has it. */
+  note(href: string): void {
+    const start = this.length;
+    this.put(NOTE_SIGN);
+    this.marks.push({ type: 'link', href, start, end: this.length });
+  }
+
+  /** The markup of a note begins: the next block is its first. */
+  named(id: string | undefined): void {
+    if (id !== undefined && this.notes.has(id)) this.openIds.push(id);
   }
 
   /** Ends the block in hand. Images met in its text follow it. */
@@ -85,6 +114,7 @@ export class BlockCollector {
         kind: this.shape.kind,
         level: this.shape.level,
         image: this.shape.image,
+        step: this.shape.step,
         text,
         marks: tidyMarks(this.marks, text),
       });
@@ -130,6 +160,48 @@ export class BlockCollector {
     inner();
     this.flush();
     if (this.blocks.length === before) this.push({ kind: 'paragraph', text: '', marks: [] });
+  }
+
+  /** A paragraph that leads to the next step. */
+  step(names: readonly string[], inner: () => void): void {
+    this.within({ kind: 'paragraph', step: STEP_LOOKS.find((look) => names.includes(look)) ?? 'words' }, inner);
+  }
+
+  more(): void {
+    this.flush();
+    this.push({ kind: 'more', text: '', marks: [] });
+  }
+
+  /** What a frame of a page loads. */
+  framed(el: Element): void {
+    const found = framedAddress((attribute(el, 'src') ?? '').trim());
+    if (!found) return;
+    const title = (attribute(el, 'title') ?? '').replace(/\s+/g, ' ').trim();
+    this.flush();
+    this.push({ kind: 'embed', text: title, marks: [], embed: { href: found.href, kind: found.kind } });
+  }
+
+  /** An embed as an exported page shows it: a link with its title, a picture, a transcript. */
+  embed(el: Element): void {
+    const anchors: Element[] = [];
+    findElement(el, (inner) => {
+      if (inner.tagName === 'a') anchors.push(inner);
+      return false;
+    });
+    const [main, ...others] = anchors;
+    const href = main && attribute(main, 'href');
+    if (!href || !/^https?:/i.test(href)) return;
+    const names = classNames(el);
+    const embed: Embed = { href, kind: EMBED_KINDS.find((kind) => names.includes(`embed-${kind}`)) ?? 'page' };
+    const img = findElement(main, (inner) => inner.tagName === 'img');
+    const picture = img && safeSrc(attribute(img, 'src') ?? '');
+    if (picture) embed.picture = picture;
+    const transcript = others.find((other) => classNames(other).includes('transcript'));
+    const written = transcript && safeHref(attribute(transcript, 'href') ?? '');
+    if (written) embed.transcript = written;
+    const title = textOf(main).replace(/\s+/g, ' ').trim();
+    this.flush();
+    this.push({ kind: 'embed', text: title === href ? '' : title, marks: [], embed });
   }
 
   divider(): void {
@@ -209,6 +281,10 @@ export class BlockCollector {
     const clean: Block = { id, kind: block.kind, path, text: block.text, marks: block.marks };
     if (block.level) clean.level = block.level;
     if (block.image) clean.image = block.image;
+    if (block.embed) clean.embed = block.embed;
+    if (block.step) clean.step = block.step;
+    for (const named of this.openIds) this.blockOfId.set(named, id);
+    this.openIds = [];
     if (block.language) clean.language = block.language;
     if (block.html !== undefined) {
       clean.html = block.html;

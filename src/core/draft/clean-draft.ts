@@ -40,6 +40,16 @@ function cleanBlock(block: Block): Block | null {
       ...(link && safeHref(link) !== null ? { link } : {}),
     };
   }
+  if (block.embed) {
+    const { picture, transcript, ...embed } = block.embed;
+    if (!/^https?:/i.test(embed.href))
+      return block.text ? { ...clean, kind: 'paragraph', embed: undefined } : null;
+    clean.embed = {
+      ...embed,
+      ...(picture && safeSrc(picture) !== null ? { picture } : {}),
+      ...(transcript && safeHref(transcript) !== null ? { transcript } : {}),
+    };
+  }
   if (block.html !== undefined) {
     const tree = sanitize(parsePiece(block.html), keptSchema) as Root;
     const embeds: string[] = [];
@@ -59,6 +69,7 @@ export const cleanFields = (fields: PostFields): PostFields => ({
   ...fields,
   canonical: safeHref(fields.canonical) ?? '',
   image: safeSrc(fields.image) ?? '',
+  shareImage: safeSrc(fields.shareImage) ?? '',
 });
 
 /** A stored draft that came from outside, without anything that could run: what the readers do for markup. */

@@ -1,5 +1,6 @@
 import { diffArrays, diffWordsWithSpace } from 'diff';
 import type { Block, Draft } from './draft.ts';
+import { embedKindInWords } from './embed-address.ts';
 
 /** A stretch of text with what became of it. */
 export interface ComparedPiece {
@@ -22,6 +23,9 @@ const wordsOf = (block: Block): string => {
   if (block.kind === 'image')
     return `[Picture: ${block.image?.alt || block.image?.src || ''}]${block.text ? ` ${block.text}` : ''}`;
   if (block.kind === 'divider') return '[Line]';
+  if (block.kind === 'more') return '[Read more]';
+  if (block.kind === 'embed')
+    return `[${embedKindInWords(block.embed!.kind)}: ${block.embed!.href}]${block.text ? ` ${block.text}` : ''}`;
   if (block.kind === 'kept') return `[Kept: ${block.html ?? ''}]`;
   return block.text;
 };

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyDraft } from './draft-arbitrary.test-data.ts';
-import { type Block, type Draft, emptyFields, writeDocx } from './index.ts';
+import { type Block, type Draft, embedKindInWords, emptyFields, tidyMarks, writeDocx } from './index.ts';
 import { readDocx } from './read-docx.ts';
 
 /** One pixel. */
@@ -19,13 +19,18 @@ const throughDocx = async (draft: Draft): Promise<Block[]> => {
 
 /**
  * What a word processor has an element for: the address of a picture, its side and whether it opens large, and the language
- * of code are not among it; a picture that says it is there for ornament has no alternative text; code below code is one; a quote holds paragraphs alone.
+ * of code are not among it, nor where lists stop, nor how a link opens; an embed is a link; a picture that says it is there for ornament has no alternative text; code below code is one; a quote holds paragraphs alone.
  */
 function asHeld(blocks: readonly Block[]): unknown[] {
   const out: Record<string, unknown>[] = [];
-  for (const { kind, level, path, text, marks, image } of blocks) {
+  for (const { kind, level, path, text, marks: given, image, embed, step } of blocks) {
+    if (kind === 'more') continue;
+    const marks = tidyMarks(
+      given.map(({ nofollow: _f, newWindow: _w, ...mark }) => mark),
+      given.length > 0 ? text : '',
+    );
     // A paragraph has one style: what has one of its own cannot be a quote beside it.
-    const held = kind === 'paragraph' ? path : path.filter((part) => part.type !== 'quote');
+    const held = embed || (kind === 'paragraph' && !step) ? path : path.filter((part) => part.type !== 'quote');
     const places = held.map((part) => [
       part.type,
       ...(part.type === 'list' ? [part.ordered] : part.type === 'cell' ? [part.header] : []),
@@ -39,7 +44,13 @@ function asHeld(blocks: readonly Block[]): unknown[] {
       last['text'] = `${last['text']}\n${text}`;
       continue;
     }
-    out.push({ kind, level, places, text, marks, ...(image ? { alt: image.alt || null } : {}) });
+    if (embed) {
+      const words = `${embedKindInWords(embed.kind)}: ${text || embed.href}`;
+      const link = { type: 'link', start: 0, end: words.length, href: embed.href };
+      out.push({ kind: 'paragraph', level, places, text: words, marks: [link], step });
+      continue;
+    }
+    out.push({ kind, level, places, text, marks, step, ...(image ? { alt: image.alt || null } : {}) });
   }
   return out;
 }

@@ -3,9 +3,11 @@ import {
   type Block,
   type Container,
   type Draft,
+  EMBED_KINDS,
   type Mark,
   PICTURE_SIDES,
   PICTURES_ACROSS,
+  STEP_LOOKS,
   tidyMarks,
 } from './draft.ts';
 
@@ -47,6 +49,8 @@ const marksFor = (text: string) =>
           start: Math.min(a, b),
           end: Math.max(a, b),
           ...(type === 'link' ? { href: '/journal/a' } : {}),
+          ...(type === 'link' && a % 3 === 0 ? { nofollow: true } : {}),
+          ...(type === 'link' && b % 3 === 0 ? { newWindow: true } : {}),
         })),
         text,
       ),
@@ -57,6 +61,30 @@ const textBlock = (kind: 'paragraph' | 'heading') =>
   line
     .chain((text) => fc.tuple(fc.constant(text), marksFor(text), fc.integer({ min: 1, max: 6 })))
     .map(([text, marks, level]): Loose => ({ kind, text, marks, ...(kind === 'heading' ? { level } : {}) }));
+const step = fc
+  .tuple(textBlock('paragraph'), fc.constantFrom(...STEP_LOOKS))
+  .map(([block, look]): Loose => ({ ...block, step: look }));
+const embed = fc
+  .record({
+    title: fc.constantFrom('', 'The lock at dawn', 'a <b> & "c"'),
+    kind: fc.constantFrom(...EMBED_KINDS),
+    picture: fc.option(fc.constant('media/loaded-bike.webp')),
+    transcript: fc.option(fc.constant('/talks/lock')),
+  })
+  .map(
+    ({ title, kind, picture, transcript }): Loose => ({
+      kind: 'embed',
+      text: title,
+      marks: [],
+      embed: {
+        href: 'https://clips.example/watch?v=7&t=2',
+        kind,
+        ...(picture ? { picture } : {}),
+        ...(transcript ? { transcript } : {}),
+      },
+    }),
+  );
+const more = fc.constant<Loose>({ kind: 'more', text: '', marks: [] });
 const image = fc
   .record({
     alt: fc.option(fc.constantFrom('', 'A loaded bike', 'a "quoted" [alt]')),
@@ -89,10 +117,10 @@ const group: fc.Arbitrary<Shape> = fc.oneof(
   fc
     .tuple(
       fc.constantFrom('none' as const, 'quote' as const),
-      fc.array(fc.oneof(textBlock('paragraph'), textBlock('heading'), image, code, divider), {
-        minLength: 1,
-        maxLength: 3,
-      }),
+      fc.array(
+        fc.oneof(textBlock('paragraph'), textBlock('heading'), image, code, divider, step, embed, more),
+        { minLength: 1, maxLength: 3 },
+      ),
     )
     .map(([wrap, blocks]) => ({ wrap, blocks })),
   fc
@@ -125,7 +153,8 @@ export const anyDraft: fc.Arbitrary<Draft> = fc.array(group, { maxLength: 6 }).m
           { type: 'row', key: id },
           { type: 'cell', key: id, header: at === 0 },
         );
-      blocks.push({ id, path, ...block });
+      // A mark below nothing marks nothing.
+      if (block.kind !== 'more' || blocks.length > 0) blocks.push({ id, path, ...block });
     });
   }
   return { version: 1, blocks };

@@ -1,3 +1,5 @@
+import { isNoteRef } from './footnotes.ts';
+
 /** What a run of text carries besides its characters. Offsets are UTF-16 code units of the block's text. */
 export interface Mark {
   type: 'bold' | 'italic' | 'underline' | 'strike' | 'code' | 'superscript' | 'subscript' | 'link';
@@ -7,7 +9,18 @@ export interface Mark {
   href?: string;
   /** Links only. */
   title?: string;
+  /** Links only: search is told not to follow it. */
+  nofollow?: boolean;
+  /** Links only: it opens a window of its own. */
+  newWindow?: boolean;
 }
+
+/** A mark whose attributes are all alike: two that touch are one. */
+export const isSameLink = (a: Omit<Mark, 'start' | 'end'>, b: Omit<Mark, 'start' | 'end'>): boolean =>
+  a.href === b.href &&
+  a.title === b.title &&
+  Boolean(a.nofollow) === Boolean(b.nofollow) &&
+  Boolean(a.newWindow) === Boolean(b.newWindow);
 
 /**
  * What a block stands in, outermost first. `key` is the id of the first block inside, so that blocks with equal
@@ -41,9 +54,30 @@ export interface Picture {
   enlarge?: boolean;
 }
 
-export type BlockKind = 'paragraph' | 'heading' | 'code' | 'divider' | 'image' | 'kept';
+export const EMBED_KINDS = ['video', 'audio', 'map', 'post', 'page'] as const;
+/** What an embed shows; `post`: a post of a network; `page`: anything else that stands in a frame. */
+export type EmbedKind = (typeof EMBED_KINDS)[number];
 
-/** One block of text with its place. An image's text is its caption; markup that is kept as it is has none. */
+/** Something that plays or shows elsewhere, named by its address; its title is the block's text. */
+export interface Embed {
+  href: string;
+  kind: EmbedKind;
+  /** A picture of its own, by its address. */
+  picture?: string;
+  /** Where what is said in it can be read. */
+  transcript?: string;
+}
+
+export const STEP_LOOKS = ['button', 'words'] as const;
+/** How a paragraph that leads to the next step looks to readers. */
+export type StepLook = (typeof STEP_LOOKS)[number];
+
+export type BlockKind = 'paragraph' | 'heading' | 'code' | 'divider' | 'image' | 'embed' | 'more' | 'kept';
+
+/**
+ * One block of text with its place. An image's text is its caption, an embed's its title; `more` is the place up to which lists
+ * show a post; markup that is kept as it is has no text.
+ */
 export interface Block {
   id: string;
   kind: BlockKind;
@@ -54,6 +88,9 @@ export interface Block {
   text: string;
   marks: Mark[];
   image?: Picture;
+  embed?: Embed;
+  /** Paragraphs only: it leads to the next step that the post wants of its readers. */
+  step?: StepLook;
   /** Code blocks only. */
   language?: string;
   /** Kept markup only: sanitised HTML. */
@@ -86,11 +123,11 @@ export function countingIds(prefix = 'b'): NextId {
 export const isRead = (block: Block): boolean =>
   block.kind === 'paragraph' || block.kind === 'heading' || (block.kind === 'image' && block.text !== '');
 
-/** The links of a block in order; neighbouring runs of one address are one link. */
+/** The links of a block in order; neighbouring runs of one address are one link. References to footnotes are none. */
 export function linksOf(block: Block): { start: number; end: number; href: string; text: string }[] {
   const links: { start: number; end: number; href: string; text: string }[] = [];
   for (const mark of block.marks) {
-    if (mark.type !== 'link' || mark.href === undefined) continue;
+    if (mark.type !== 'link' || mark.href === undefined || isNoteRef(mark.href)) continue;
     links.push({
       start: mark.start,
       end: mark.end,
@@ -143,9 +180,9 @@ export function tidyMarks(marks: Mark[], text: string): Mark[] {
       const last = joined.at(-1);
       if (last && mark.start < last.end) {
         if (mark.end <= last.end) continue;
-        if (last.href === mark.href) last.end = mark.end;
+        if (isSameLink(last, mark)) last.end = mark.end;
         else joined.push({ ...mark, start: last.end });
-      } else if (last && mark.start === last.end && last.href === mark.href && last.title === mark.title)
+      } else if (last && mark.start === last.end && isSameLink(last, mark))
         last.end = mark.end;
       else joined.push(mark);
     }

@@ -2,13 +2,17 @@ import {
   type Block,
   type Container,
   type Draft,
+  EMBED_KINDS,
+  type Embed,
   type Mark,
   type NextId,
   PICTURE_SIDES,
   PICTURES_ACROSS,
   type Picture,
+  STEP_LOOKS,
   tidyMarks,
 } from './draft.ts';
+import { isNoteRef, NOTE_SIGN } from './footnotes.ts';
 import { type Nested, nest, runsOf } from './nest.ts';
 import { cellSpan, listStart, pictureWidth } from './shape-numbers.ts';
 
@@ -28,6 +32,8 @@ const LEAVES: ReadonlyMap<string, Block['kind']> = new Map<string, Block['kind']
     codeBlock: 'code',
     horizontalRule: 'divider',
     figure: 'image',
+    embed: 'embed',
+    more: 'more',
     kept: 'kept',
   }),
 );
@@ -117,29 +123,48 @@ export function blockOfLeaf(node: EditorNode, path: Container[]): Block {
   const marks: Mark[] = [];
   for (const child of node.content ?? []) {
     const start = block.text.length;
-    block.text += child.type === 'hardBreak' ? '\n' : (child.text ?? '');
+    if (child.type === 'noteRef') {
+      block.text += NOTE_SIGN;
+      marks.push({ type: 'link', start, end: start + 1, href: String(child.attrs?.['href'] ?? '') });
+    } else block.text += child.type === 'hardBreak' ? '\n' : (child.text ?? '');
     for (const { type, attrs: markAttrs } of child.marks ?? []) {
-      if (!MARKS.includes(type as Mark['type'])) continue;
+      if (!MARKS.includes(type as Mark['type']) || (type === 'link' && child.type === 'noteRef')) continue;
       const mark: Mark = { type: type as Mark['type'], start, end: block.text.length };
       if (type === 'link') {
         mark.href = String(markAttrs?.['href'] ?? '');
         if (markAttrs?.['title']) mark.title = String(markAttrs['title']);
+        if (markAttrs?.['nofollow']) mark.nofollow = true;
+        if (markAttrs?.['newWindow']) mark.newWindow = true;
       }
       marks.push(mark);
     }
   }
   block.marks = tidyMarks(marks, block.text);
   if (block.kind === 'heading') block.level = Number(attrs['level'] ?? 2);
+  const step = STEP_LOOKS.find((look) => look === attrs['step']);
+  if (block.kind === 'paragraph' && step) block.step = step;
   if (block.kind === 'code' && attrs['language']) block.language = String(attrs['language']);
   if (block.kind === 'kept') {
     block.html = String(attrs['html'] ?? '');
     block.embeds = (attrs['embeds'] as string[] | undefined) ?? [];
+  }
+  if (block.kind === 'embed') {
+    block.embed = embedOf(attrs);
+    block.text = String(attrs['title'] ?? '');
   }
   if (block.kind === 'image') {
     block.image = pictureOf(attrs);
     block.text = String(attrs['caption'] ?? '');
   }
   return block;
+}
+
+function embedOf(attrs: Record<string, unknown>): Embed {
+  const kind = EMBED_KINDS.find((one) => one === attrs['kind']) ?? 'page';
+  const embed: Embed = { href: String(attrs['href'] ?? ''), kind };
+  if (attrs['picture']) embed.picture = String(attrs['picture']);
+  if (attrs['transcript']) embed.transcript = String(attrs['transcript']);
+  return embed;
 }
 
 function pictureOf(attrs: Record<string, unknown>): Picture {
@@ -211,6 +236,14 @@ export function writeEditor(draft: Draft, nextId: NextId): EditorNode {
 function leafOf(block: Block): EditorNode {
   const attrs: Record<string, unknown> = { blockId: block.id };
   if (block.kind === 'divider') return { type: 'horizontalRule', attrs };
+  if (block.kind === 'more') return { type: 'more', attrs };
+  if (block.kind === 'embed') {
+    const { href, kind, picture, transcript } = block.embed!;
+    return {
+      type: 'embed',
+      attrs: { ...attrs, href, kind, title: block.text, picture: picture ?? null, transcript: transcript ?? null },
+    };
+  }
   if (block.kind === 'kept')
     return { type: 'kept', attrs: { ...attrs, html: block.html ?? '', embeds: block.embeds ?? [] } };
   if (block.kind === 'image') {
@@ -233,15 +266,21 @@ function leafOf(block: Block): EditorNode {
   }
   const content = runsOf(block)
     .filter((run) => run.text !== '')
-    .map((run): EditorNode => {
-      const marks = run.marks.map((mark) =>
-        mark.type === 'link'
-          ? { type: 'link', attrs: { href: mark.href, title: mark.title ?? null } }
-          : { type: mark.type },
-      );
-      const node: EditorNode = run.text === '\n' ? { type: 'hardBreak' } : { type: 'text', text: run.text };
-      return marks.length ? { ...node, marks } : node;
+    .flatMap((run): EditorNode[] => {
+      const to = run.marks.find((mark) => mark.type === 'link' && isNoteRef(mark.href ?? ''))?.href;
+      const marks = run.marks.flatMap((mark): NonNullable<EditorNode['marks']> => {
+        if (mark.type !== 'link') return [{ type: mark.type }];
+        if (isNoteRef(mark.href ?? '')) return [];
+        const { href, title = null, nofollow = false, newWindow = false } = mark;
+        return [{ type: 'link', attrs: { href, title, nofollow, newWindow } }];
+      });
+      const marked = (node: EditorNode): EditorNode => (marks.length ? { ...node, marks } : node);
+      // One sign, one reference: a node that text cannot be typed into.
+      if (to !== undefined && /^†+$/.test(run.text))
+        return [...run.text].map(() => marked({ type: 'noteRef', attrs: { href: to } }));
+      return [marked(run.text === '\n' ? { type: 'hardBreak' } : { type: 'text', text: run.text })];
     });
   if (block.kind === 'heading') attrs['level'] = block.level ?? 2;
+  if (block.step) attrs['step'] = block.step;
   return { type: block.kind, attrs, ...(content.length ? { content } : {}) };
 }

@@ -93,6 +93,9 @@ const READERS: {
   tags: list,
   image: text,
   imageAlt: (value) => (value === null || value === undefined ? null : text(value)),
+  shareTitle: text,
+  shareDescription: text,
+  shareImage: text,
   targetWords: (value) =>
     Number(value) > 0 && Number.isFinite(Number(value)) ? Math.round(Number(value)) : null,
   goal: text,

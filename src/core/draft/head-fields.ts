@@ -14,10 +14,16 @@ export const OWN_META = {
   excerpt: 'dune-sparrow:excerpt',
   categories: 'dune-sparrow:category',
   metaTitle: 'dune-sparrow:meta-title',
+  image: 'dune-sparrow:featured-picture',
+  shareTitle: 'dune-sparrow:share-title',
+  shareDescription: 'dune-sparrow:share-description',
+  shareImage: 'dune-sparrow:share-picture',
 } as const;
 
-/** Class of the figure that shows the featured picture in an exported page. */
+/** Classes by which what an exported page shows is known again: the featured picture, embeds, the next step. */
 export const FEATURED = 'featured';
+export const EMBED = 'embed';
+export const NEXT_STEP = 'next-step';
 
 /** The last segment of an address's path, decoded; empty where there is none. */
 export function lastSegment(address: string): string {
@@ -123,7 +129,13 @@ export function headFields(tree: Root): PostFields {
   if (bare) fields.metaTitle = collapse(attribute(bare, 'content') ?? '');
   const data = articleData(tree);
   const marked = findElement(tree, (el) => el.tagName === 'time' && attribute(el, 'dateTime') !== undefined);
-  fields.image = first('og:image') || textIn(data['image']);
+  fields.shareTitle = first(OWN_META.shareTitle);
+  fields.shareDescription = first(OWN_META.shareDescription);
+  fields.shareImage = first(OWN_META.shareImage);
+  const shared = first('og:image');
+  // With a picture of its own for shares, a page says apart which one is featured.
+  fields.image =
+    first(OWN_META.image) || (fields.shareImage !== '' ? '' : shared || textIn(data['image']));
   fields.author = first('author', 'article:author') || textIn(data['author']);
   fields.date =
     instantOf(first('article:published_time', 'date')) ||

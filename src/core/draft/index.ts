@@ -21,6 +21,8 @@ export {
   type Container,
   countingIds,
   type Draft,
+  EMBED_KINDS,
+  type EmbedKind,
   emptyDraft,
   isRead,
   linksOf,
@@ -31,6 +33,8 @@ export {
   type PictureSide,
   type PicturesAcross,
   partOf,
+  STEP_LOOKS,
+  type StepLook,
   tidyMarks,
 } from './draft.ts';
 export { draftLanguage, openingText } from './draft-language.ts';
@@ -42,10 +46,18 @@ export {
   type TreeAccess,
   writeEditor,
 } from './editor-json.ts';
+export {
+  addressOfLine,
+  type EmbedAddress,
+  embedAddress,
+  embedKindInWords,
+} from './embed-address.ts';
 export { type FaqEntry, faqEntries, isFaqHeading } from './faq.ts';
+export { type Footnotes, footnotesOf, isNoteRef, NOTE_SIGN, noteNumber, noteOf, noteRef } from './footnotes.ts';
 export { instantOf, lastSegment } from './head-fields.ts';
 export { type CleanedPaste, cleanPaste } from './paste.ts';
-export { emptyFields, type PostDocument, type PostFields, STATUSES, type Status } from './post-fields.ts';
+export { draftWithPicturesMoved, fieldsWithPicturesMoved, pictureAddresses } from './picture-addresses.ts';
+export { emptyFields, type PostDocument, type PostFields, STATUSES, type Status, wholeFields } from './post-fields.ts';
 export { readArticle } from './read-article.ts';
 export { type FileFormat, formatOfName, type ReadPost, readPostFile } from './read-file.ts';
 export { readHtml } from './read-html.ts';

@@ -25,6 +25,10 @@ export interface PostFields {
   /** Featured picture: address and alternative text (null: none given). */
   image: string;
   imageAlt: string | null;
+  /** For shares in networks and messages; empty: those of the listing and the featured picture stand in. */
+  shareTitle: string;
+  shareDescription: string;
+  shareImage: string;
   /** Words that the brief asks for; null: no wish. */
   targetWords: number | null;
   goal: string;
@@ -60,6 +64,9 @@ export const emptyFields = (): PostFields => ({
   tags: [],
   image: '',
   imageAlt: null,
+  shareTitle: '',
+  shareDescription: '',
+  shareImage: '',
   targetWords: null,
   goal: '',
   audience: [],
@@ -71,6 +78,9 @@ export const emptyFields = (): PostFields => ({
   ownFigures: [],
   unknown: {},
 });
+
+/** Fields as an earlier release wrote them, with those that came since: empty. */
+export const wholeFields = (given: Partial<PostFields>): PostFields => ({ ...emptyFields(), ...given });
 
 /** A post out of a file or the database: fields and body. */
 export interface PostDocument {

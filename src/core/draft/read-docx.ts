@@ -1,9 +1,10 @@
 import { zipSync } from 'fflate';
 import type { Element, Root } from 'hast';
-import { DIVIDER, HEADER_CELL, INLINE_CODE } from './docx-styles.ts';
+import { DIVIDER, HEADER_CELL, INLINE_CODE, NEXT_STEPS } from './docx-styles.ts';
 import { countingIds, type NextId } from './draft.ts';
 import { elementsIn, isBetween, make } from './hast-changing.ts';
 import { classNames, findElement, textOf } from './hast-reading.ts';
+import { NEXT_STEP } from './head-fields.ts';
 import { parsePiece } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
 import { documentFromTree } from './read-html.ts';
@@ -40,6 +41,7 @@ const styleMap = (hasTitle: boolean): string[] => [
   "p[style-name='Code'] => pre:separator('\\n')",
   `p[style-name='Caption'] => p.${CAPTION}:fresh`,
   `p[style-name='${DIVIDER}'] => hr:fresh`,
+  ...Object.entries(NEXT_STEPS).map(([look, name]) => `p[style-name='${name}'] => p.${NEXT_STEP}.${look}:fresh`),
   `p[style-name='${HEADER_CELL}'] => p.${HEADER}:fresh`,
   `r[style-name='${INLINE_CODE.name}'] => code`,
   'u => u',

@@ -3,8 +3,10 @@ import { sanitize } from 'hast-util-sanitize';
 import { toHtml } from 'hast-util-to-html';
 import { BlockCollector } from './block-collector.ts';
 import { countingIds, type Draft, type NextId } from './draft.ts';
+import { noteRef } from './footnotes.ts';
+import { leadingToNotes, noteIdsIn } from './footnotes-markup.ts';
 import { attribute, childElements, classNames, findElement, textOf } from './hast-reading.ts';
-import { collapse, FEATURED, headFields } from './head-fields.ts';
+import { collapse, EMBED, FEATURED, headFields, NEXT_STEP } from './head-fields.ts';
 import { parsePage } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
 import { keptSchema } from './sanitise.ts';
@@ -34,7 +36,7 @@ const IGNORED = new Set([
   'applet',
   'math',
 ]);
-const KEPT = new Set(['iframe', 'video', 'audio']);
+const KEPT = new Set(['video', 'audio']);
 
 /**
  * Reads HTML, a whole page or a piece of one. Of a page, the article (else main, else body) is the body and its
@@ -108,10 +110,10 @@ function bodyOf(tree: Root): Root | Element {
 
 /** Reads the children of an element into blocks. */
 function readBody(root: Root | Element, nextId: NextId, dropFurniture: boolean): Draft {
-  const collector = new BlockCollector(nextId);
+  const collector = new BlockCollector(nextId, noteIdsIn(root));
   walk(root.children as RootContent[], collector, dropFurniture);
   collector.flush();
-  return { version: 1, blocks: collector.blocks };
+  return { version: 1, blocks: collector.blocks.map((block) => leadingToNotes(block, collector.blockOfId)) };
 }
 
 const BLOCKS = new Set(
@@ -152,9 +154,13 @@ function isFurniture(el: Element, outsideArticle: boolean): boolean {
   return FURNITURE.has(el.tagName) || ['banner', 'contentinfo', 'complementary'].includes(role);
 }
 
+/** The comment by which many programs mark where lists stop. */
+const READ_MORE = /^\s*more\s*$/i;
+
 function walk(nodes: RootContent[], out: BlockCollector, dropFurniture: boolean): void {
   for (const node of nodes) {
     if (node.type === 'text') out.text(node.value);
+    if (node.type === 'comment' && READ_MORE.test(node.value)) out.more();
     if (node.type === 'element') element(node, out, dropFurniture);
   }
 }
@@ -165,6 +171,7 @@ function element(el: Element, out: BlockCollector, drop: boolean): void {
   if (IGNORED.has(tag) || attribute(el, 'hidden') !== undefined) return;
   if (isFurniture(el, drop) || attribute(el, 'id') === 'footnote-label') return;
   if (KEPT.has(tag)) return out.kept(...keptMarkup(el));
+  if (tag === 'iframe') return out.framed(el);
   if (tag === 'br') return out.lineBreak();
   if (tag === 'img') return out.image(el);
   if (tag === 'figure') return figure(el, out, drop);
@@ -185,8 +192,9 @@ function element(el: Element, out: BlockCollector, drop: boolean): void {
   }
   if (tag === 'li') return out.container((key) => ({ type: 'item', key }), inner);
   if (tag === 'table') return table(el, out, drop);
-  if (tag === 'a' && isPermalink(el)) return;
-  if (tag === 'a') return out.link(attribute(el, 'href'), attribute(el, 'title'), inner);
+  if (tag === 'a' && (isPermalink(el) || isWayBack(el))) return;
+  if (tag === 'a') return anchor(el, out, inner);
+  if (tag === 'p' && classNames(el).includes(NEXT_STEP)) return out.step(classNames(el), inner);
   const mark = INLINE_MARKS.get(tag);
   // Word processors wrap a whole paste in a bold element that is told not to be bold.
   if (mark && !/font-weight:\s*(?:normal|400)/.test(attribute(el, 'style') ?? ''))
@@ -195,6 +203,25 @@ function element(el: Element, out: BlockCollector, drop: boolean): void {
   if (BLOCKS.has(tag)) return out.paragraph(inner);
   styled(el, out, inner);
 }
+
+function anchor(el: Element, out: BlockCollector, inner: () => void): void {
+  const href = attribute(el, 'href');
+  if (href?.startsWith('#') && out.notes.has(href.slice(1))) return out.note(noteRef(href.slice(1)));
+  out.link(
+    {
+      href,
+      title: attribute(el, 'title'),
+      ...(classNames(el, 'rel').includes('nofollow') ? { nofollow: true } : {}),
+      ...(attribute(el, 'target')?.toLowerCase() === '_blank' ? { newWindow: true } : {}),
+    },
+    inner,
+  );
+}
+
+/** What leads from a footnote back to the text. */
+const isWayBack = (el: Element): boolean =>
+  attribute(el, 'role') === 'doc-backlink' ||
+  /^#(?:user-content-)?(?:fnref|footnote-ref|endnote-ref)/i.test(attribute(el, 'href') ?? '');
 
 /** Marks beside a heading that lead to itself ("¶", "#"), as documentation has them: no words of the text. */
 const isPermalink = (el: Element): boolean =>
@@ -249,14 +276,19 @@ function listItems(el: Element, out: BlockCollector, drop: boolean): void {
     else if (child.type === 'element' || (child.type === 'text' && child.value.trim() !== ''))
       items.push([child]);
   }
-  for (const [first, ...below] of items)
+  for (const [first, ...below] of items) {
+    const id = first.type === 'element' ? attribute(first, 'id') : undefined;
+    // A note to which a text refers twice comes twice from a word processor.
+    if (id !== undefined && out.notes.has(id) && out.blockOfId.has(id)) continue;
     out.container(
       (key) => ({ type: 'item', key }),
       () => {
         const own = first.type === 'element' && first.tagName === 'li' ? first.children : [first];
+        out.named(id);
         walk([...own, ...below] as RootContent[], out, drop);
       },
     );
+  }
 }
 
 function table(el: Element, out: BlockCollector, drop: boolean): void {
@@ -295,6 +327,7 @@ function table(el: Element, out: BlockCollector, drop: boolean): void {
 }
 
 function figure(el: Element, out: BlockCollector, drop: boolean): void {
+  if (classNames(el).includes(EMBED)) return out.embed(el);
   const img = findElement(el, (inner) => inner.tagName === 'img');
   if (!img) return out.paragraph(() => walk(el.children as RootContent[], out, drop));
   const caption = findElement(el, (inner) => inner.tagName === 'figcaption');

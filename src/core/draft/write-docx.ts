@@ -1,7 +1,9 @@
 import type { IImageOptions, IParagraphOptions, ParagraphChild } from 'docx';
 import { imageSize } from 'image-size';
-import { DIVIDER, HEADER_CELL, INLINE_CODE } from './docx-styles.ts';
+import { DIVIDER, HEADER_CELL, INLINE_CODE, NEXT_STEPS } from './docx-styles.ts';
 import type { Block, Draft } from './draft.ts';
+import { embedKindInWords } from './embed-address.ts';
+import { type Footnotes, footnotesOf, isNoteRef, noteNumber } from './footnotes.ts';
 import { type Nested, nest, runsOf } from './nest.ts';
 import type { PostDocument } from './post-fields.ts';
 
@@ -27,10 +29,13 @@ class Writer {
   readonly left: string[] = [];
   /** What the format has nothing for, in words. */
   readonly lost = new Set<string>();
+  /** Footnotes by their number. */
+  readonly notes: Record<string, { children: InstanceType<Docx['Paragraph']>[] }> = {};
 
   constructor(
     private readonly docx: Docx,
     private readonly pictures: ReadonlyMap<string, Uint8Array>,
+    private readonly footnotes: Footnotes,
   ) {}
 
   parts(nodes: Nested[], options: IParagraphOptions = {}, level = -1): Part[] {
@@ -40,6 +45,7 @@ class Writer {
       if (container.type === 'quote') return this.parts(children, { ...options, style: 'Quote' }, level);
       if (container.type === 'table') return [this.table(children)];
       if (container.type !== 'list') return this.parts(children, options, level);
+      if (this.footnotes.lists.has(container.key)) return this.noteItems(children);
       const next = Math.min(level + 1, LAST_LEVEL);
       let reference = 'bullets';
       if (container.ordered) {
@@ -48,6 +54,19 @@ class Writer {
       }
       return children.flatMap((item) => this.item(item, options, reference, next));
     });
+  }
+
+  /** Notes stand at the foot of their pages: nothing of them in the text. */
+  private noteItems(items: readonly Nested[]): [] {
+    for (const item of items) {
+      const number = 'block' in item ? undefined : this.footnotes.numbers.get(item.container.key);
+      if (number === undefined || 'block' in item) continue;
+      const parts = this.parts(item.children);
+      const paragraphs = parts.filter((part) => part instanceof this.docx.Paragraph);
+      if (paragraphs.length < parts.length) this.lost.add('tables in footnotes');
+      this.notes[number] = { children: paragraphs };
+    }
+    return [];
   }
 
   /** The first paragraph of an item carries its mark, the others stand under it. */
@@ -66,6 +85,12 @@ class Writer {
     for (const what of lostIn(block)) this.lost.add(what);
     if (block.kind === 'divider') return [new Paragraph({ ...options, style: DIVIDER, thematicBreak: true })];
     if (block.kind === 'image') return this.picture(block, options);
+    if (block.kind === 'more') return [];
+    if (block.kind === 'embed') {
+      const { href, kind } = block.embed!;
+      const words = new TextRun({ text: `${embedKindInWords(kind)}: ${block.text || href}`, style: 'Hyperlink' });
+      return [new Paragraph({ ...options, children: [this.link(href, [words])] })];
+    }
     if (block.kind === 'kept')
       return (block.embeds ?? []).map(
         (address) => new Paragraph({ ...options, children: [this.link(address, [new TextRun(address)])] }),
@@ -84,7 +109,9 @@ class Writer {
     const heading =
       block.kind === 'heading'
         ? { heading: `Heading${block.level ?? 2}` as IParagraphOptions['heading'] }
-        : {};
+        : block.step
+          ? { style: NEXT_STEPS[block.step].replace(/ /g, '') }
+          : {};
     return [new Paragraph({ ...options, ...heading, children: this.runs(block) })];
   }
 
@@ -98,6 +125,14 @@ class Writer {
     };
     for (const { text, marks } of runsOf(block)) {
       const has = (type: string) => marks.some((mark) => mark.type === type);
+      const to = marks.find(({ type, href: at }) => type === 'link' && isNoteRef(at ?? ''))?.href;
+      if (to !== undefined) {
+        close();
+        address = undefined;
+        const number = noteNumber(to, this.footnotes);
+        if (number !== null) out.push(new this.docx.FootnoteReferenceRun(number));
+        continue;
+      }
       const run = new this.docx.TextRun({
         ...(text === '\n' ? { break: 1 } : { text }),
         bold: has('bold') || undefined,
@@ -194,6 +229,11 @@ function lostIn({ kind, path, marks, image, language, embeds }: Block): string[]
   return [
     ...(image && (image.side || image.across || image.enlarge) ? ['how pictures stand beside the text'] : []),
     ...(language ? ['the language of code'] : []),
+    ...(kind === 'embed' ? ['players (their addresses stand in the text)'] : []),
+    ...(kind === 'more' ? ['the mark where lists stop'] : []),
+    ...(marks.some(({ nofollow, newWindow }) => nofollow || newWindow)
+      ? ['how links are followed and opened']
+      : []),
     ...(kind === 'kept'
       ? [embeds?.length ? 'players (their addresses stand in the text)' : 'markup that was kept as it is']
       : []),
@@ -218,7 +258,7 @@ export async function writeDocx(
 ): Promise<{ bytes: Uint8Array<ArrayBuffer>; left: string[]; lost: string[] }> {
   const docx = await import('docx');
   const { Document, Packer, Paragraph, LevelFormat, AlignmentType } = docx;
-  const writer = new Writer(docx, pictures);
+  const writer = new Writer(docx, pictures, footnotesOf(draft));
   const children = writer.parts(nest(draft));
   if (fields.title && !titled(draft, fields.title))
     children.unshift(new Paragraph({ heading: 'Heading1', children: [new docx.TextRun(fields.title)] }));
@@ -248,6 +288,12 @@ export async function writeDocx(
         { id: 'Code', name: 'Code', basedOn: 'Normal', run: { font: 'Courier New' } },
         { id: DIVIDER, name: DIVIDER, basedOn: 'Normal' },
         { id: HEADER_CELL, name: HEADER_CELL, basedOn: 'Normal', run: { bold: true } },
+        ...Object.values(NEXT_STEPS).map((name) => ({
+          id: name.replace(/ /g, ''),
+          name,
+          basedOn: 'Normal',
+          run: { bold: true },
+        })),
         { id: 'Caption', name: 'Caption', basedOn: 'Normal', run: { italics: true } },
       ],
       characterStyles: [{ ...INLINE_CODE, basedOn: 'DefaultParagraphFont', run: { font: 'Courier New' } }],
@@ -258,6 +304,7 @@ export async function writeDocx(
         ...writer.numberings.map(({ reference, start }) => ({ reference, levels: levels('decimal', start) })),
       ],
     },
+    footnotes: writer.notes,
     sections: [{ children }],
   });
   const packed = await Packer.toArrayBuffer(document);

@@ -2,7 +2,8 @@ import type { Element, ElementContent, Root } from 'hast';
 import { toHtml } from 'hast-util-to-html';
 import type { Block, Draft, Mark } from './draft.ts';
 import { faqData, faqEntries } from './faq.ts';
-import { FEATURED, OWN_META } from './head-fields.ts';
+import { type Footnotes, footnotesOf, isNoteRef, noteNumber } from './footnotes.ts';
+import { EMBED, FEATURED, NEXT_STEP, OWN_META } from './head-fields.ts';
 import { type Inline, inlineTree, type Nested, nest, type PictureRow, withPictureRows } from './nest.ts';
 import { parsePiece } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
@@ -14,6 +15,16 @@ const el = (tagName: string, properties: Element['properties'], children: Elemen
   children,
 });
 const textNode = (value: string): ElementContent => ({ type: 'text', value });
+const NO_NOTES: PageNotes = { numbers: new Map(), lists: new Set(), met: new Set() };
+
+/** The footnotes of a page that is being written, and those that it referred to already: one place is the way back. */
+export interface PageNotes extends Footnotes {
+  met: Set<number>;
+}
+
+/** The footnotes of a draft for one page of it. */
+export const pageNotes = (draft: Draft): PageNotes => ({ ...footnotesOf(draft), met: new Set() });
+
 
 const TAGS: Record<Exclude<Mark['type'], 'link'>, string> = {
   bold: 'strong',
@@ -25,14 +36,36 @@ const TAGS: Record<Exclude<Mark['type'], 'link'>, string> = {
   subscript: 'sub',
 };
 
-const inlineNodes = (parts: Inline[]): ElementContent[] =>
-  parts.map((part) => {
-    if ('break' in part) return el('br', {}, []);
-    if ('text' in part) return textNode(part.text);
+/** What an element of a link says besides its words. */
+export const linkProperties = ({ href, title, nofollow, newWindow }: Mark): Element['properties'] => {
+  const rel = [...(nofollow ? ['nofollow'] : []), ...(newWindow ? ['noopener'] : [])];
+  return {
+    href,
+    ...(title ? { title } : {}),
+    ...(newWindow ? { target: '_blank' } : {}),
+    ...(rel.length ? { rel } : {}),
+  };
+};
+
+const inlineNodes = (parts: Inline[], notes: PageNotes): ElementContent[] =>
+  parts.flatMap((part): ElementContent[] => {
+    if ('break' in part) return [el('br', {}, [])];
+    if ('text' in part) return [textNode(part.text)];
     const { mark, children } = part;
-    if (mark.type !== 'link') return el(TAGS[mark.type], {}, inlineNodes(children));
-    return el('a', { href: mark.href, ...(mark.title ? { title: mark.title } : {}) }, inlineNodes(children));
+    if (mark.type !== 'link') return [el(TAGS[mark.type], {}, inlineNodes(children, notes))];
+    if (isNoteRef(mark.href ?? '')) return noteRefNodes(mark, notes);
+    return [el('a', linkProperties(mark), inlineNodes(children, notes))];
   });
+
+/** The number by which a text refers to a footnote; nothing where the note is gone. */
+export function noteRefNodes({ href }: Mark, notes: PageNotes): ElementContent[] {
+  const number = noteNumber(href, notes);
+  if (number === null) return [];
+  const id = notes.met.has(number) ? {} : { id: `fnref-${number}` };
+  notes.met.add(number);
+  const link = { href: `#fn-${number}`, ...id, role: 'doc-noteref' };
+  return [el('sup', {}, [el('a', link, [textNode(String(number))])])];
+}
 
 /** The hast of a picture: a bare `img` where nothing else is known, a `figure` otherwise. */
 export function pictureNode(block: Block): Element {
@@ -45,12 +78,28 @@ export function pictureNode(block: Block): Element {
   ].filter(Boolean);
   return el('figure', classes.length ? { className: classes } : {}, [
     link ? el('a', { href: link }, [img]) : img,
-    ...(block.text ? [el('figcaption', {}, inlineNodes(inlineTree(block)))] : []),
+    ...(block.text ? [el('figcaption', {}, inlineNodes(inlineTree(block), NO_NOTES))] : []),
   ]);
 }
 
-function blockNode(block: Block): ElementContent[] {
-  const inline = () => inlineNodes(inlineTree(block));
+/** An embed as any page can show it: a link with its title, its picture and a transcript; nothing loads until it is pressed. */
+function embedNode({ text, embed }: Block): Element {
+  const { href, kind, picture, transcript } = embed!;
+  const shown = picture ? [el('img', { src: picture, alt: '', loading: 'lazy' }, []), textNode(' ')] : [];
+  return el('figure', { className: [EMBED, `${EMBED}-${kind}`] }, [
+    el('a', { href }, [...shown, textNode(text || href)]),
+    ...(transcript
+      ? [el('figcaption', {}, [el('a', { className: ['transcript'], href: transcript }, [textNode('Transcript')])])]
+      : []),
+  ]);
+}
+
+function blockNode(block: Block, notes: PageNotes): ElementContent[] {
+  const inline = () => inlineNodes(inlineTree(block), notes);
+  if (block.kind === 'embed') return [embedNode(block)];
+  if (block.kind === 'more') return [{ type: 'comment', value: 'more' }];
+  if (block.step && block.text !== '')
+    return [el('p', { className: [NEXT_STEP, block.step] }, inline())];
   if (block.kind === 'heading') return [el(`h${block.level ?? 2}`, {}, inline())];
   if (block.kind === 'divider') return [el('hr', {}, [])];
   if (block.kind === 'image') return [pictureNode(block)];
@@ -78,29 +127,55 @@ export function pictureRowNode({ row, across }: PictureRow): Element {
   return el('div', { className: ['pictures'], style }, figures);
 }
 
+/** The notes as they stand at the end of a page, each with the way back to where the text refers to it first. */
+function notesNode(items: readonly Nested[], notes: PageNotes): Element {
+  const listed = items.flatMap((item): { number: number; node: Element }[] => {
+    if ('block' in item) return [];
+    const number = notes.numbers.get(item.container.key);
+    if (number === undefined) return [];
+    const content = hastOf(item.children, notes);
+    const back = el('a', { href: `#fnref-${number}`, role: 'doc-backlink', ariaLabel: 'Back to the text' }, [
+      textNode('↩'),
+    ]);
+    const last = content.at(-1);
+    if (last?.type === 'element' && last.tagName === 'p') last.children.push(textNode(' '), back);
+    else content.push(el('p', {}, [back]));
+    return [{ number, node: el('li', { id: `fn-${number}` }, content) }];
+  });
+  listed.sort((a, b) => a.number - b.number);
+  const list = el(
+    'ol',
+    {},
+    listed.map(({ node }) => node),
+  );
+  return el('section', { className: ['footnotes'], role: 'doc-endnotes' }, [list]);
+}
+
 /** The hast of a nested draft. */
-export function hastOf(nested: Nested[]): ElementContent[] {
+export function hastOf(nested: Nested[], notes: PageNotes): ElementContent[] {
   return withPictureRows(nested).flatMap((node): ElementContent[] => {
     if ('row' in node) return [pictureRowNode(node)];
-    if ('block' in node) return blockNode(node.block);
+    if ('block' in node) return blockNode(node.block, notes);
+    if (node.container.type === 'list' && notes.lists.has(node.container.key))
+      return [notesNode(node.children, notes)];
     const { container } = node;
     const only = node.children.length === 1 ? node.children[0] : null;
     // A lone paragraph in an item or cell needs no element of its own.
     const tight = only && 'block' in only && only.block.kind === 'paragraph';
-    const children = tight ? inlineNodes(inlineTree(only.block)) : hastOf(node.children);
-    if (container.type === 'quote') return [el('blockquote', {}, hastOf(node.children))];
+    const children = tight ? inlineNodes(inlineTree(only.block), notes) : hastOf(node.children, notes);
+    if (container.type === 'quote') return [el('blockquote', {}, hastOf(node.children, notes))];
     if (container.type === 'item') return [el('li', {}, children)];
     if (container.type === 'list') {
       return [
         el(
           container.ordered ? 'ol' : 'ul',
           container.start ? { start: container.start } : {},
-          hastOf(node.children),
+          hastOf(node.children, notes),
         ),
       ];
     }
-    if (container.type === 'table') return [el('table', {}, [el('tbody', {}, hastOf(node.children))])];
-    if (container.type === 'row') return [el('tr', {}, hastOf(node.children))];
+    if (container.type === 'table') return [el('table', {}, [el('tbody', {}, hastOf(node.children, notes))])];
+    if (container.type === 'row') return [el('tr', {}, hastOf(node.children, notes))];
     const spans = {
       ...(container.colspan ? { colSpan: container.colspan } : {}),
       ...(container.rowspan ? { rowSpan: container.rowspan } : {}),
@@ -111,7 +186,7 @@ export function hastOf(nested: Nested[]): ElementContent[] {
 
 /** The body of a draft as clean HTML: structure and words, no ids, and no styles but those that set pictures side by side. */
 export function writeHtml(draft: Draft): string {
-  const nodes = hastOf(nest(draft));
+  const nodes = hastOf(nest(draft), pageNotes(draft));
   const spaced = nodes.flatMap((node, at) => (at === 0 ? [node] : [textNode('\n'), node]));
   return toHtml({ type: 'root', children: spaced } as Root);
 }
@@ -140,7 +215,9 @@ export function writeHtmlPage({ fields, draft }: PostDocument, metaTitle: string
     ...meta('description', fields.metaDescription),
     ...meta('author', fields.author),
     ...(fields.canonical ? line(el('link', { rel: ['canonical'], href: fields.canonical }, [])) : []),
-    ...property('og:image', fields.image),
+    ...property('og:title', fields.shareTitle || fields.title),
+    ...property('og:description', fields.shareDescription || fields.metaDescription),
+    ...property('og:image', fields.shareImage || fields.image),
     ...property('article:published_time', fields.date),
     ...property('article:modified_time', fields.updated),
     ...property('article:section', fields.category),
@@ -150,6 +227,10 @@ export function writeHtmlPage({ fields, draft }: PostDocument, metaTitle: string
     ...own('supporting', fields.supporting),
     ...own('excerpt', [fields.excerpt]),
     ...own('categories', fields.categories),
+    ...own('shareTitle', [fields.shareTitle]),
+    ...own('shareDescription', [fields.shareDescription]),
+    ...own('shareImage', [fields.shareImage]),
+    ...own('image', [fields.shareImage ? fields.image : '']),
     // Empty too: it says that the title stands in.
     ...(metaTitle === fields.metaTitle
       ? []
@@ -167,7 +248,7 @@ export function writeHtmlPage({ fields, draft }: PostDocument, metaTitle: string
   const article = [
     ...(fields.title && !titled ? [el('h1', {}, [textNode(fields.title)])] : []),
     ...featured,
-    ...hastOf(nest(draft)),
+    ...hastOf(nest(draft), pageNotes(draft)),
   ].flatMap((node) => [textNode('\n'), node]);
   const body = el('body', {}, [
     textNode('\n'),

@@ -3,16 +3,40 @@ import type { BlockContent, PhrasingContent, Root, RootContent } from 'mdast';
 import { gfmToMarkdown } from 'mdast-util-gfm';
 import { toMarkdown } from 'mdast-util-to-markdown';
 import type { Block, Draft, Mark } from './draft.ts';
+import { isNoteRef, noteNumber } from './footnotes.ts';
 import { writeFrontMatter } from './front-matter.ts';
 import { type Inline, inlineTree, type Nested, nest, withPictureRows } from './nest.ts';
 import type { PostDocument } from './post-fields.ts';
-import { hastOf, pictureNode, pictureRowNode } from './write-html.ts';
+import {
+  hastOf,
+  linkProperties,
+  noteRefNodes,
+  type PageNotes,
+  pageNotes,
+  pictureNode,
+  pictureRowNode,
+} from './write-html.ts';
 
 const HTML_TAGS: Partial<Record<Mark['type'], string>> = {
   underline: 'u',
   superscript: 'sup',
   subscript: 'sub',
 };
+
+/** The footnotes of a draft that is written as Markdown. */
+interface MarkdownNotes extends PageNotes {
+  /** True where one of them is referred to from what Markdown has no signs for: HTML's references lead to HTML's notes alone. */
+  asHtml: boolean;
+}
+
+const markdownNotes = (draft: Draft): MarkdownNotes => ({
+  ...pageNotes(draft),
+  asHtml: draft.blocks.some(
+    ({ path, step, marks }) =>
+      (step !== undefined || path.some(({ type }) => type === 'cell')) &&
+      marks.some(({ href }) => href !== undefined && isNoteRef(href)),
+  ),
+});
 
 const html = (value: string) => ({ type: 'html' as const, value });
 
@@ -21,17 +45,27 @@ const isTight = (before: Inline | undefined, after: Inline | undefined) =>
   (before !== undefined && !('text' in before && /[\s\p{P}]$/u.test(before.text))) ||
   (after !== undefined && !('text' in after && /^[\s\p{P}]/u.test(after.text)));
 
-function phrasing(parts: Inline[], lineBreak: 'break' | 'html'): PhrasingContent[] {
+function phrasing(parts: Inline[], lineBreak: 'break' | 'html', notes: MarkdownNotes): PhrasingContent[] {
   return parts.flatMap((part, at): PhrasingContent[] => {
     if ('break' in part) return [lineBreak === 'break' ? { type: 'break' } : html('<br>')];
     if ('text' in part) return [{ type: 'text', value: part.text }];
     const { mark } = part;
-    const children = () => phrasing(part.children, lineBreak);
+    const children = () => phrasing(part.children, lineBreak, notes);
     const tag =
       HTML_TAGS[mark.type] ??
       (mark.type === 'strike' && isTight(parts[at - 1], parts[at + 1]) ? 'del' : undefined);
     if (tag) return [html(`<${tag}>`), ...children(), html(`</${tag}>`)];
-    if (mark.type === 'code') return code(part.children, lineBreak);
+    if (mark.type === 'code') return code(part.children, lineBreak, notes);
+    if (mark.type === 'link' && isNoteRef(mark.href ?? '')) {
+      if (notes.asHtml) return [html(toHtml({ type: 'root', children: noteRefNodes(mark, notes) }))];
+      const number = noteNumber(mark.href, notes);
+      return number === null ? [] : [{ type: 'footnoteReference', identifier: String(number), label: String(number) }];
+    }
+    // Markdown's own link says address and title alone.
+    if (mark.type === 'link' && (mark.nofollow || mark.newWindow)) {
+      const open = toHtml({ type: 'element', tagName: 'a', properties: linkProperties(mark), children: [] });
+      return [html(open.slice(0, -'</a>'.length)), ...children(), html('</a>')];
+    }
     if (mark.type === 'link')
       return [
         { type: 'link', url: mark.href ?? '', title: mark.title ?? null, children: children() as never },
@@ -45,20 +79,23 @@ function phrasing(parts: Inline[], lineBreak: 'break' | 'html'): PhrasingContent
   });
 }
 
-function code(parts: Inline[], lineBreak: 'break' | 'html'): PhrasingContent[] {
+function code(parts: Inline[], lineBreak: 'break' | 'html', notes: MarkdownNotes): PhrasingContent[] {
   return parts.flatMap((part): PhrasingContent[] => {
     if ('text' in part) return [{ type: 'inlineCode', value: part.text }];
-    return 'break' in part ? phrasing([part], lineBreak) : code(part.children, lineBreak);
+    return 'break' in part ? phrasing([part], lineBreak, notes) : code(part.children, lineBreak, notes);
   });
 }
 
-function blockContent(block: Block): RootContent[] {
+function blockContent(block: Block, notes: MarkdownNotes): RootContent[] {
+  if (block.kind === 'more') return [html('<!--more-->')];
+  if (block.kind === 'embed' || (block.step && block.text !== ''))
+    return [html(toHtml({ type: 'root', children: hastOf([{ block }], notes) }))];
   if (block.kind === 'heading') {
     return [
       {
         type: 'heading',
         depth: (block.level ?? 2) as 1 | 2 | 3 | 4 | 5 | 6,
-        children: phrasing(inlineTree(block), 'html'),
+        children: phrasing(inlineTree(block), 'html', notes),
       },
     ];
   }
@@ -81,11 +118,11 @@ function blockContent(block: Block): RootContent[] {
       return [html(toHtml(pictureNode(block)))];
     return [{ type: 'paragraph', children: [{ type: 'image', url: src, alt: alt ?? '' }] }];
   }
-  return block.text === '' ? [] : [{ type: 'paragraph', children: phrasing(inlineTree(block), 'break') }];
+  return block.text === '' ? [] : [{ type: 'paragraph', children: phrasing(inlineTree(block), 'break', notes) }];
 }
 
 /** Markdown tables hold one line of text a cell under a row of headings; others are written as HTML. */
-function tableContent(node: Extract<Nested, { container: unknown }>): RootContent[] {
+function tableContent(node: Extract<Nested, { container: unknown }>, notes: MarkdownNotes): RootContent[] {
   const rows = node.children.map((row) => ('children' in row ? row.children : []));
   const plain = rows.every((cells, at) =>
     cells.every((cell) => {
@@ -103,7 +140,7 @@ function tableContent(node: Extract<Nested, { container: unknown }>): RootConten
     }),
   );
   if (!plain || rows.length === 0 || rows.some((cells) => cells.length !== rows[0].length))
-    return [html(toHtml({ type: 'root', children: hastOf([node]) }))];
+    return [html(toHtml({ type: 'root', children: hastOf([node], notes) }))];
   return [
     {
       type: 'table',
@@ -111,20 +148,41 @@ function tableContent(node: Extract<Nested, { container: unknown }>): RootConten
         type: 'tableRow',
         children: cells.map((cell) => {
           const [only] = (cell as Extract<Nested, { container: unknown }>).children as { block: Block }[];
-          return { type: 'tableCell', children: phrasing(inlineTree(only.block), 'html') };
+          return { type: 'tableCell', children: phrasing(inlineTree(only.block), 'html', notes) };
         }),
       })),
     },
   ];
 }
 
-function contentOf(nodes: Nested[]): RootContent[] {
+/** The notes of a list, in the order of their numbers. */
+function noteContent(items: readonly Nested[], notes: MarkdownNotes): RootContent[] {
+  return items
+    .flatMap((item) => {
+      if ('block' in item) return [];
+      const number = notes.numbers.get(item.container.key);
+      return number === undefined ? [] : [{ number, item }];
+    })
+    .sort((a, b) => a.number - b.number)
+    .map(({ number, item }) => ({
+      type: 'footnoteDefinition',
+      identifier: String(number),
+      label: String(number),
+      children: contentOf(item.children, notes) as BlockContent[],
+    }));
+}
+
+function contentOf(nodes: Nested[], notes: MarkdownNotes): RootContent[] {
   return withPictureRows(nodes).flatMap((node): RootContent[] => {
     if ('row' in node) return [html(toHtml(pictureRowNode(node)))];
-    if ('block' in node) return blockContent(node.block);
+    if ('block' in node) return blockContent(node.block, notes);
     const { container } = node;
-    if (container.type === 'table') return tableContent(node);
-    const children = () => contentOf(node.children) as BlockContent[];
+    if (container.type === 'table') return tableContent(node, notes);
+    if (container.type === 'list' && notes.lists.has(container.key))
+      return notes.asHtml
+        ? [html(toHtml({ type: 'root', children: hastOf([node], notes) }))]
+        : noteContent(node.children, notes);
+    const children = () => contentOf(node.children, notes) as BlockContent[];
     if (container.type === 'quote') return [{ type: 'blockquote', children: children() }];
     if (container.type === 'item')
       return [
@@ -151,7 +209,7 @@ function contentOf(nodes: Nested[]): RootContent[] {
 
 /** The body of a draft as GitHub-flavoured Markdown. */
 export function writeMarkdownBody(draft: Draft): string {
-  const tree: Root = { type: 'root', children: contentOf(nest(draft)) };
+  const tree: Root = { type: 'root', children: contentOf(nest(draft), markdownNotes(draft)) };
   return toMarkdown(tree, {
     extensions: [gfmToMarkdown({ tablePipeAlign: false })],
     bullet: '-',

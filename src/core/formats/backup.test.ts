@@ -137,7 +137,7 @@ describe('a backup', () => {
         const { blocks } = (data['bodies'][0] as { draft: { blocks: { image?: object }[] } }).draft;
         delete blocks.at(-1)?.image;
       },
-      /a place of a picture without the picture/,
+      /a place of a picture or an embed without it/,
     ],
     [
       'a profile that cannot be',

@@ -100,6 +100,17 @@ function mendField(row: Row, key: string | undefined, { params }: Fault): boolea
   return true;
 }
 
+/** Fields that came after the first release with backups. */
+const ADDED = ['shareTitle', 'shareDescription', 'shareImage'] as const satisfies (keyof PostFields)[];
+
+/** Gives posts and versions of an earlier release the fields that came since: they are empty there, and not damaged. */
+function fillFields(tables: Tables): void {
+  for (const table of ['posts', 'versions'])
+    for (const row of Array.isArray(tables[table]) ? (tables[table] as (Row | null)[]) : [])
+      if (row?.['fields'] && typeof row['fields'] === 'object' && !Array.isArray(row['fields']))
+        for (const key of ADDED) (row['fields'] as Row)[key] ??= '';
+}
+
 /**
  * Sets aside what is damaged in the tables of a backup, in place: a field, a block of a text, or a whole row, never
  * more than has to be. Answers in words what was set aside, one line each; null where the tables as a whole are of
@@ -108,6 +119,7 @@ function mendField(row: Row, key: string | undefined, { params }: Fault): boolea
 export function setDamagedAside(data: BackupData): string[] | null {
   const tables = data as unknown as Tables;
   const said: string[] = [];
+  fillFields(tables);
   for (let round = 0; ; round++) {
     const faults = faultsOf(data);
     if (faults === null) break;
@@ -134,10 +146,12 @@ export function setDamagedAside(data: BackupData): string[] | null {
   }
   mendProfiles(data, said);
   for (const row of [...data.bodies, ...data.versions]) {
-    const whole = row.draft.blocks.filter(({ kind, image }) => kind !== 'image' || image);
+    const whole = row.draft.blocks.filter(
+      ({ kind, image, embed }) => (kind !== 'image' || image) && (kind !== 'embed' || embed),
+    );
     if (whole.length === row.draft.blocks.length) continue;
     row.draft = { ...row.draft, blocks: whole };
-    said.push('a place of a picture without the picture is left out');
+    said.push('a place of a picture or an embed without it is left out');
   }
   return said;
 }

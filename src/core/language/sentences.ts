@@ -7,7 +7,8 @@ const ABBREVIATIONS = new Set(
 
 const LONGEST_ABBREVIATION = 8;
 
-const CLOSERS = /["'”’»)\]]/;
+// A reference to a footnote stands behind the mark too.
+const CLOSERS = /["'”’»)\]†]/;
 const END_MARKS = /[.!?…。！？؟۔।]/g;
 
 /**

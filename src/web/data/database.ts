@@ -1,5 +1,5 @@
 import Dexie, { type DexieOptions, type Table } from 'dexie';
-import { houseForSites, pagesOutOfSettings } from './migrations.ts';
+import { houseForSites, pagesOutOfSettings, wholeFieldsOfPosts } from './migrations.ts';
 import type {
   BlobRow,
   BodyRow,
@@ -65,6 +65,7 @@ class Database extends Dexie {
       briefs: 'postId, siteId',
       generations: 'id, siteId, [siteId+postId]',
     });
+    this.version(6).upgrade(wholeFieldsOfPosts);
   }
 }
 

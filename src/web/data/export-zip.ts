@@ -1,5 +1,5 @@
 import { strToU8, zipSync } from 'fflate';
-import { type PostDocument, writeMarkdown } from '../../core/draft/index.ts';
+import { type PostDocument, pictureAddresses, writeMarkdown } from '../../core/draft/index.ts';
 import { writeSiteFile } from '../../core/formats/index.ts';
 import { slugOf } from '../../core/listing/index.ts';
 import { database } from './database.ts';
@@ -19,7 +19,7 @@ function freeName(base: string, taken: Set<string>): string {
 
 /** Addresses of the pictures of a post that lie in this browser. */
 const storedPictures = ({ fields, draft }: PostDocument): string[] =>
-  [fields.image, ...draft.blocks.map(({ image }) => image?.src ?? '')].filter((src) => src.startsWith(MEDIA));
+  pictureAddresses(fields, draft).filter((src) => src.startsWith(MEDIA));
 
 /** Puts pictures among the files of a zip; answers how many there were. */
 async function addPictures(

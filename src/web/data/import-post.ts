@@ -1,4 +1,11 @@
-import type { Draft, PostDocument, PostFields } from '../../core/draft/index.ts';
+import {
+  type Draft,
+  draftWithPicturesMoved,
+  fieldsWithPicturesMoved,
+  type PostDocument,
+  type PostFields,
+  pictureAddresses,
+} from '../../core/draft/index.ts';
 import { pathOfPost, type SiteSettings } from '../../core/site/index.ts';
 import type { RowBack } from './change-row.ts';
 import { database } from './database.ts';
@@ -55,8 +62,8 @@ async function withPictures(
 ): Promise<{ document: PostDocument; elsewhere: number; came: number }> {
   const places = new Map<string, string>();
   let elsewhere = 0;
-  const sources = [post.fields.image, ...post.draft.blocks.map((block) => block.image?.src ?? '')];
-  for (const src of new Set(sources.filter((one) => one !== '' && !one.startsWith('data:')))) {
+  for (const src of pictureAddresses(post.fields, post.draft)) {
+    if (src.startsWith('data:')) continue;
     const own = post.pictures.get(src);
     const found = own
       ? new Blob([own as BlobPart], { type: pictureType(src) ?? '' })
@@ -74,12 +81,10 @@ async function withPictures(
     const clear = own ? `${post.fields.slug || post.fields.title} ${name.replace(/^picture-/, '')}` : name;
     places.set(src, await addPicture(siteId, typed, clear));
   }
-  const fields = { ...post.fields, image: places.get(post.fields.image) ?? post.fields.image };
-  const blocks = post.draft.blocks.map((block) => {
-    const src = block.image && places.get(block.image.src);
-    return src && block.image ? { ...block, image: { ...block.image, src } } : block;
-  });
-  return { document: { fields, draft: { version: 1, blocks } }, elsewhere, came: places.size };
+  const to = (address: string) => places.get(address);
+  const fields = fieldsWithPicturesMoved(post.fields, to);
+  const draft = draftWithPicturesMoved(post.draft, to);
+  return { document: { fields, draft }, elsewhere, came: places.size };
 }
 
 /** What became of a post that was brought in. */

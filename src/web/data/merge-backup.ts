@@ -1,3 +1,4 @@
+import { draftWithPicturesMoved, fieldsWithPicturesMoved } from '../../core/draft/index.ts';
 import equal from 'fast-deep-equal/es6';
 import { KeywordBook, unpackKeywords } from '../../core/research/index.ts';
 import { emptyHouse } from '../../core/site/index.ts';
@@ -129,20 +130,15 @@ async function withFreeNames(data: BackupTables): Promise<BackupTables> {
     const original = moved.get(`${picture.siteId} ${MEDIA}${picture.madeFrom}`);
     if (original) picture.madeFrom = original.slice(MEDIA.length);
   }
+  const to = (siteId: string) => (address: string) => moved.get(`${siteId} ${address}`);
   const rename = <Row extends { siteId: string; draft: BodyRow['draft'] }>(row: Row): Row => ({
     ...row,
-    draft: {
-      ...row.draft,
-      blocks: row.draft.blocks.map((block) => {
-        const src = block.image && moved.get(`${row.siteId} ${block.image.src}`);
-        return src && block.image ? { ...block, image: { ...block.image, src } } : block;
-      }),
-    },
+    draft: draftWithPicturesMoved(row.draft, to(row.siteId)),
   });
-  const renameFields = <Row extends { siteId: string; fields: PostRow['fields'] }>(row: Row): Row => {
-    const image = moved.get(`${row.siteId} ${row.fields.image}`);
-    return image ? { ...row, fields: { ...row.fields, image } } : row;
-  };
+  const renameFields = <Row extends { siteId: string; fields: PostRow['fields'] }>(row: Row): Row => ({
+    ...row,
+    fields: fieldsWithPicturesMoved(row.fields, to(row.siteId)),
+  });
   return {
     ...data,
     pictures,

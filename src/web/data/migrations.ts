@@ -1,4 +1,5 @@
 import type { Transaction } from 'dexie';
+import { type PostFields, wholeFields } from '../../core/draft/index.ts';
 import { emptyHouse, type SitePage } from '../../core/site/index.ts';
 import { pageRow, type SiteRow } from './post-rows.ts';
 
@@ -17,4 +18,15 @@ export async function houseForSites(transaction: Transaction): Promise<void> {
   const sites = transaction.table('sites');
   for (const site of (await sites.toArray()) as SiteRow[])
     await sites.put({ ...site, house: emptyHouse(), opened: '' });
+}
+
+/** Fields that came with version 6. */
+export async function wholeFieldsOfPosts(transaction: Transaction): Promise<void> {
+  for (const table of ['posts', 'versions'])
+    await transaction
+      .table(table)
+      .toCollection()
+      .modify((row: { fields: PostFields }) => {
+        row.fields = wholeFields(row.fields);
+      });
 }

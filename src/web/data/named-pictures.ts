@@ -1,4 +1,4 @@
-import type { Draft, PostFields } from '../../core/draft/index.ts';
+import { type Draft, type PostFields, pictureAddresses } from '../../core/draft/index.ts';
 import { database } from './database.ts';
 import { MEDIA } from './picture-store.ts';
 import type { PictureRow } from './post-rows.ts';
@@ -14,16 +14,13 @@ export const pictureKey = ({ siteId, name }: Pick<PictureRow, 'siteId' | 'name'>
 export async function namedPictures(): Promise<{ inPosts: Set<string>; inVersions: Set<string> }> {
   const { posts, bodies, versions } = database();
   const [inPosts, inVersions] = [new Set<string>(), new Set<string>()];
-  const note = (named: Set<string>, siteId: string, src: string | undefined) => {
-    if (src?.startsWith(MEDIA)) named.add(pictureKey({ siteId, name: src.slice(MEDIA.length) }));
-  };
-  const walk = (named: Set<string>, siteId: string, draft?: Draft, fields?: PostFields) => {
-    note(named, siteId, fields?.image);
-    for (const { image } of draft?.blocks ?? []) note(named, siteId, image?.src);
+  const walk = (named: Set<string>, siteId: string, draft: Draft | null, fields: PostFields | null) => {
+    for (const src of pictureAddresses(fields, draft))
+      if (src.startsWith(MEDIA)) named.add(pictureKey({ siteId, name: src.slice(MEDIA.length) }));
   };
   // What a writer could change first is read first.
-  await posts.each((row) => walk(inPosts, row.siteId, undefined, row.fields));
-  await bodies.each((row) => walk(inPosts, row.siteId, row.draft));
+  await posts.each((row) => walk(inPosts, row.siteId, null, row.fields));
+  await bodies.each((row) => walk(inPosts, row.siteId, row.draft, null));
   await versions.each((row) => walk(inVersions, row.siteId, row.draft, row.fields));
   return { inPosts, inVersions };
 }

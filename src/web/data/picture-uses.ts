@@ -1,3 +1,4 @@
+import { pictureAddresses } from '../../core/draft/index.ts';
 import { database } from './database.ts';
 import { MEDIA } from './picture-store.ts';
 import type { PictureRow } from './post-rows.ts';
@@ -17,12 +18,8 @@ export async function picturesWithUses(siteId: string): Promise<UsedPicture[]> {
   const pictures = new Map(rows.map((row): [string, UsedPicture] => [row.name, { ...row, uses: [] }]));
   const bodies = await database().bodies.bulkGet(posts.map(({ id }) => id));
   posts.forEach(({ id, fields }, at) => {
-    const sources = new Set([
-      fields.image,
-      ...(bodies[at]?.draft.blocks ?? []).map((block) => block.image?.src),
-    ]);
-    for (const src of sources)
-      if (src?.startsWith(MEDIA))
+    for (const src of pictureAddresses(fields, bodies[at]?.draft ?? null))
+      if (src.startsWith(MEDIA))
         pictures.get(src.slice(MEDIA.length))?.uses.push({ postId: id, title: fields.title || 'Untitled' });
   });
   return [...pictures.values()].sort((a, b) => b.uses.length - a.uses.length || (a.name < b.name ? -1 : 1));

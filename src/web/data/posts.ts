@@ -30,11 +30,14 @@ const isSound = (key: keyof PostFields, value: unknown): boolean =>
  */
 function soundRow(row: PostRow): PostRow {
   const given = (row.fields ?? {}) as Partial<Record<keyof PostFields, unknown>>;
-  const damaged = FIELD_KEYS.filter((key) => !isSound(key, given[key]));
-  if (damaged.length === 0) return row;
-  console.error(`The post ${row.id} is damaged; left empty: ${damaged.join(', ')}.`);
+  const unsound = FIELD_KEYS.filter((key) => !isSound(key, given[key]));
+  if (unsound.length === 0) return row;
+  // A row of an earlier release lacks what came since: that is no damage.
+  const damaged = unsound.filter((key) => given[key] !== undefined);
+  if (damaged.length > 0)
+    console.error(`The post ${row.id} is damaged; left empty: ${damaged.join(', ')}.`);
   const mended = { ...EMPTY, ...given } as Record<string, unknown>;
-  for (const key of damaged) mended[key] = EMPTY[key];
+  for (const key of unsound) mended[key] = EMPTY[key];
   return { ...row, fields: mended as unknown as PostFields };
 }
 

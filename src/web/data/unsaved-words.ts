@@ -1,3 +1,4 @@
+import { wholeFields } from '../../core/draft/index.ts';
 import { alone } from './alone.ts';
 import { spliced, splicedById, spliceOf } from './blocks-splice.ts';
 import { database } from './database.ts';
@@ -117,7 +118,7 @@ async function bringIn(
     const fits = row.bases.includes(changed);
     const blocks = (fits ? spliced : splicedById)(stored.draft.blocks, row.body);
     const content: PostContent = {
-      document: { fields: row.fields, draft: { ...stored.draft, blocks } },
+      document: { fields: wholeFields(row.fields), draft: { ...stored.draft, blocks } },
       outline: row.outline,
     };
     if (fits && (await isSaved({ id: postId, revision, now, ...content }))) brought += 1;

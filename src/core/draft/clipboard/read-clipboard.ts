@@ -1,4 +1,4 @@
-import type { Root } from 'hast';
+import type { Element, Root } from 'hast';
 import { type Block, countingIds, type Draft, type NextId } from '../draft.ts';
 import { elementsIn, styleOf } from '../hast-changing.ts';
 import { attribute, classNames, findElement } from '../hast-reading.ts';
@@ -131,7 +131,7 @@ function countMarkup(html: string, account: Account): void {
 function countLost(tree: Root, account: Account): void {
   for (const { el } of elementsIn(tree)) {
     const tag = el.tagName;
-    if (tag === 'a' && classNames(el, 'rel').includes('nofollow')) account.add('nofollow');
+    if (tag === 'a') plainLink(el, account);
     if (tag === 'mark') account.add('highlight');
     if (tag === 'details') account.add('details');
     if (tag === 'svg' || tag === 'canvas') account.add('drawing');
@@ -140,6 +140,13 @@ function countLost(tree: Root, account: Account): void {
       account.add('picture');
     if (/background(?:-color)?:\s*(?:yellow|#ff0|lime|aqua)/.test(styleOf(el))) account.add('highlight');
   }
+}
+
+/** How another page wants its links followed and opened is not carried over. */
+function plainLink(el: Element, account: Account): void {
+  if (classNames(el, 'rel').includes('nofollow')) account.add('nofollow');
+  delete el.properties['rel'];
+  delete el.properties['target'];
 }
 
 /** An address that leads into the computer or the program it was copied from. */
