@@ -6,8 +6,8 @@ import {
   type FileFormat,
   formatOfName,
   type PostDocument,
-  UnreadableFile,
   pictureAddresses,
+  UnreadableFile,
 } from '../core/draft/index.ts';
 import { pictureSize, readSiteFile } from '../core/formats/index.ts';
 import { type SiteSettings, unknownSite } from '../core/site/index.ts';

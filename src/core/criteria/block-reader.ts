@@ -1,4 +1,4 @@
-import { type Block, isRead, linksOf } from '../draft/index.ts';
+import { type Block, isNoteRef, isRead, linksOf } from '../draft/index.ts';
 import {
   fold,
   MATCH_COUNTS,
@@ -70,6 +70,8 @@ export interface BlockReading {
   dated: DatedWords[];
   /** Links with their words, also folded and without marks, as vague words are looked up. */
   links: { start: number; end: number; href: string; text: string; plain: string }[];
+  /** True where it refers to footnotes. */
+  hasNotes: boolean;
   /** True for pictures and kept markup with embeds. */
   loads: boolean;
   /** The outermost list, table or quote that the block stands in; empty outside. */
@@ -233,6 +235,7 @@ export class BlockReader {
       tokens,
       words: tokens.words,
       sentences: prose || ENDED.test(block.text) ? tokens.sentenceCount : 0,
+      hasNotes: block.marks.some(({ href }) => href !== undefined && isNoteRef(href)),
       loads: block.image !== undefined || (block.embeds?.length ?? 0) > 0,
       container: block.path.length ? `${block.path[0].type}${block.path[0].key}` : '',
       syllables,

@@ -1,4 +1,4 @@
-import { type Block, openingText, type PostDocument, type PostFields } from '../draft/index.ts';
+import { type Block, footnotesOf, openingText, type PostDocument, type PostFields } from '../draft/index.ts';
 import {
   detectLanguage,
   isEnglish,
@@ -151,10 +151,12 @@ export class DraftReadings {
       : [];
     const links: LinkFact[] = [];
     const base = settings.ownPath ?? '/';
+    let hasNotes = false;
     for (let index = 0; index < readings.length; index++) {
       const reading = readings[index];
       const { level } = reading;
       if (level > 0) headings.push({ index, block: reading.block, level, text: reading.heading, reading });
+      hasNotes ||= reading.hasNotes;
       if (!reading.loads && reading.links.length === 0) continue;
       const { block } = reading;
       if (block.image) {
@@ -184,6 +186,8 @@ export class DraftReadings {
           ...this.linkTo(href, settings.host, base),
         });
     }
+    // Footnotes are a list to the eye alone: nobody scans them.
+    if (hasNotes) totals.scanPoints -= footnotesOf(draft).lists.size;
     return {
       fields,
       blocks: draft.blocks,

@@ -1,4 +1,11 @@
-import { type Block, type Picture, type PostDocument, type PostFields, tidyMarks } from '../draft/index.ts';
+import {
+  type Block,
+  type Embed,
+  type Picture,
+  type PostDocument,
+  type PostFields,
+  tidyMarks,
+} from '../draft/index.ts';
 
 /** One change to a post, as data. */
 export type DraftEdit =
@@ -11,6 +18,7 @@ export type DraftEdit =
   /** Others in the place of a block whose text is still `quote`. */
   | { kind: 'replace-block'; blockId: string; quote: string; blocks: Block[] }
   | { kind: 'set-picture'; blockId: string; picture: Partial<Picture> }
+  | { kind: 'set-embed'; blockId: string; embed: Partial<Embed> }
   | { kind: 'remove-block'; blockId: string }
   | { kind: 'split-block'; blockId: string; at: number; newId: string }
   | { kind: 'add-own-figure'; quote: string };
@@ -95,6 +103,8 @@ function editBlock(block: Block, edit: BlockEdit): Block[] {
       return block.text === edit.quote ? edit.blocks : [block];
     case 'set-picture':
       return block.image ? [{ ...block, image: { ...block.image, ...edit.picture } }] : [block];
+    case 'set-embed':
+      return block.embed ? [{ ...block, embed: { ...block.embed, ...edit.embed } }] : [block];
     case 'split-block':
       return edit.at > 0 && edit.at < block.text.length ? splitBlock(block, edit.at, edit.newId) : [block];
     case 'replace-text':
@@ -123,7 +133,10 @@ function setLink(
   { start, end, href }: { start: number; end: number; href: string | null },
 ): Block {
   const kept = block.marks.filter((mark) => mark.type !== 'link' || mark.end <= start || mark.start >= end);
-  const marks = href === null ? kept : [...kept, { type: 'link' as const, start, end, href }];
+  // How it is followed and opened stays as it was.
+  const { nofollow, newWindow } = block.marks.find((mark) => !kept.includes(mark)) ?? {};
+  const how = { ...(nofollow ? { nofollow } : {}), ...(newWindow ? { newWindow } : {}) };
+  const marks = href === null ? kept : [...kept, { type: 'link' as const, start, end, href, ...how }];
   return { ...block, marks: tidyMarks(marks, block.text) };
 }
 

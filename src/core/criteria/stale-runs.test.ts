@@ -37,7 +37,10 @@ describe('runs without anything new', () => {
   const LINE = 'And so it was as they had been before them';
   it('are found from eighty words on, and end where a name comes', () => {
     const text = `A ferry crosses the bay. ${`${LINE}. `.repeat(9)}Then a lighthouse stands there.`;
-    const [run, ...more] = read({ version: 1, blocks: [blockOf({ heading: false, text }, 'a')] }, new DraftReadings());
+    const [run, ...more] = read(
+      { version: 1, blocks: [blockOf({ heading: false, text }, 'a')] },
+      new DraftReadings(),
+    );
     expect(more).toEqual([]);
     expect(run.words).toBe(90);
     expect(text.slice(run.start, run.end)).toBe(`${`${LINE}. `.repeat(9)}`.slice(0, -2));

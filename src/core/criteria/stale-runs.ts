@@ -119,8 +119,8 @@ function namesOf({ readings, reader }: DraftFacts): Names {
   const affected = new Set(changed);
   for (const at of changed) {
     // Kept with the reading: to look it up elsewhere would cost as much as the whole pass.
-    const named = (readings[at].named ??= namedIn(readings[at], vocabulary, bases));
-    for (const base of named.bases) {
+    readings[at].named ??= namedIn(readings[at], vocabulary, bases);
+    for (const base of readings[at].named!.bases) {
       if (base >= names.first.length) {
         names.first = withRoomFor(base, names.first);
         names.blocks = withRoomFor(base, names.blocks);

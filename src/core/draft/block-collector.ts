@@ -164,7 +164,10 @@ export class BlockCollector {
 
   /** A paragraph that leads to the next step. */
   step(names: readonly string[], inner: () => void): void {
-    this.within({ kind: 'paragraph', step: STEP_LOOKS.find((look) => names.includes(look)) ?? 'words' }, inner);
+    this.within(
+      { kind: 'paragraph', step: STEP_LOOKS.find((look) => names.includes(look)) ?? 'words' },
+      inner,
+    );
   }
 
   more(): void {
@@ -192,7 +195,10 @@ export class BlockCollector {
     const href = main && attribute(main, 'href');
     if (!href || !/^https?:/i.test(href)) return;
     const names = classNames(el);
-    const embed: Embed = { href, kind: EMBED_KINDS.find((kind) => names.includes(`embed-${kind}`)) ?? 'page' };
+    const embed: Embed = {
+      href,
+      kind: EMBED_KINDS.find((kind) => names.includes(`embed-${kind}`)) ?? 'page',
+    };
     const img = findElement(main, (inner) => inner.tagName === 'img');
     const picture = img && safeSrc(attribute(img, 'src') ?? '');
     if (picture) embed.picture = picture;

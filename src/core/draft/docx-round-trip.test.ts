@@ -30,7 +30,8 @@ function asHeld(blocks: readonly Block[]): unknown[] {
       given.length > 0 ? text : '',
     );
     // A paragraph has one style: what has one of its own cannot be a quote beside it.
-    const held = embed || (kind === 'paragraph' && !step) ? path : path.filter((part) => part.type !== 'quote');
+    const held =
+      embed || (kind === 'paragraph' && !step) ? path : path.filter((part) => part.type !== 'quote');
     const places = held.map((part) => [
       part.type,
       ...(part.type === 'list' ? [part.ordered] : part.type === 'cell' ? [part.header] : []),

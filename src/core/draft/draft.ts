@@ -182,8 +182,7 @@ export function tidyMarks(marks: Mark[], text: string): Mark[] {
         if (mark.end <= last.end) continue;
         if (isSameLink(last, mark)) last.end = mark.end;
         else joined.push({ ...mark, start: last.end });
-      } else if (last && mark.start === last.end && isSameLink(last, mark))
-        last.end = mark.end;
+      } else if (last && mark.start === last.end && isSameLink(last, mark)) last.end = mark.end;
       else joined.push(mark);
     }
     for (const mark of joined) {

@@ -241,7 +241,14 @@ function leafOf(block: Block): EditorNode {
     const { href, kind, picture, transcript } = block.embed!;
     return {
       type: 'embed',
-      attrs: { ...attrs, href, kind, title: block.text, picture: picture ?? null, transcript: transcript ?? null },
+      attrs: {
+        ...attrs,
+        href,
+        kind,
+        title: block.text,
+        picture: picture ?? null,
+        transcript: transcript ?? null,
+      },
     };
   }
   if (block.kind === 'kept')

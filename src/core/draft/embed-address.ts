@@ -8,13 +8,12 @@ interface Known {
   kind: EmbedKind;
   /** The address of what is shown, from its name, where the host has several for one. */
   open?: (name: string, url: URL) => string;
-  /** The address that shows it in a frame, from its name. */
-  frame?: (name: string, url: URL) => string;
 }
 
+/** An address with the second at which it is to begin, where the given one says so. */
 const withTime = (address: string, url: URL): string => {
   const at = /^\d{1,6}/.exec(url.searchParams.get('t') ?? url.searchParams.get('start') ?? '')?.[0];
-  return at ? `${address}${address.includes('?') ? '&' : '?'}start=${at}` : address;
+  return at ? `${address}${address.includes('?') ? '&' : '?'}t=${at}` : address;
 };
 
 /** Addresses as large hosts of recordings, maps and notes write them; a file is known by its ending, whatever its host. */
@@ -24,28 +23,24 @@ const KNOWN: readonly Known[] = [
     path: /^\/(?:watch\?(?:[^#]*&)?v=|embed\/|shorts\/|live\/)([\w-]{6,20})/,
     kind: 'video',
     open: (name) => `https://www.youtube.com/watch?v=${name}`,
-    frame: (name, url) => withTime(`https://www.youtube-nocookie.com/embed/${name}`, url),
   },
   {
     hosts: /^youtu\.be$/,
     path: /^\/([\w-]{6,20})/,
     kind: 'video',
     open: (name) => `https://www.youtube.com/watch?v=${name}`,
-    frame: (name, url) => withTime(`https://www.youtube-nocookie.com/embed/${name}`, url),
   },
   {
     hosts: /^(?:www\.|player\.)?vimeo\.com$/,
     path: /^\/(?:video\/)?(\d{5,12})(?:[/?#]|$)/,
     kind: 'video',
     open: (name) => `https://vimeo.com/${name}`,
-    frame: (name) => `https://player.vimeo.com/video/${name}?dnt=1`,
   },
   {
     hosts: /^(?:www\.)?dailymotion\.com$/,
     path: /^\/(?:embed\/)?video\/([a-z0-9]{5,12})/i,
     kind: 'video',
     open: (name) => `https://www.dailymotion.com/video/${name}`,
-    frame: (name) => `https://www.dailymotion.com/embed/video/${name}`,
   },
   {
     // PeerTube, on whatever host it runs.
@@ -53,14 +48,12 @@ const KNOWN: readonly Known[] = [
     path: /^\/(?:w|videos\/watch|videos\/embed)\/([A-Za-z0-9]{22}|[\da-f]{8}(?:-[\da-f]{4}){3}-[\da-f]{12})(?:[?#]|$)/,
     kind: 'video',
     open: (name, url) => `${url.origin}/w/${name}`,
-    frame: (name, url) => `${url.origin}/videos/embed/${name}`,
   },
   {
     hosts: /^open\.spotify\.com$/,
     path: /^\/(?:embed\/|intl-[a-z]{2}\/)?((?:episode|show|track|album|playlist)\/\w{10,30})/,
     kind: 'audio',
     open: (name) => `https://open.spotify.com/${name}`,
-    frame: (name) => `https://open.spotify.com/embed/${name}`,
   },
   { hosts: /^(?:www\.)?soundcloud\.com$/, path: /^\/([\w-]+\/(?:sets\/)?[\w-]+)/, kind: 'audio' },
   {
@@ -88,10 +81,6 @@ export interface EmbedAddress {
   kind: EmbedKind;
   /** What a person opens; of several addresses for one thing always the same. */
   href: string;
-  /** What shows it in a frame; null where its host has none that is known. */
-  frame: string | null;
-  /** A file that a browser plays by itself. */
-  isFile: boolean;
 }
 
 const urlOf = (address: string): URL | null => {
@@ -111,23 +100,17 @@ export function embedAddress(address: string): EmbedAddress | null {
   const url = urlOf(address);
   if (!url) return null;
   const file = FILES.find(([ending]) => ending.test(url.pathname));
-  if (file) return { kind: file[1], href: url.href, frame: null, isFile: true };
+  if (file) return { kind: file[1], href: url.href };
   const path = `${url.pathname}${url.search}${url.hash}`;
-  for (const { hosts, path: pattern, kind, open, frame } of KNOWN) {
+  for (const { hosts, path: pattern, kind, open } of KNOWN) {
     const name = hosts.test(url.hostname) ? pattern.exec(path)?.[1] : undefined;
-    if (name === undefined) continue;
-    return {
-      kind,
-      href: open ? withTime(open(name, url), url).replace(/([?&])start=/, '$1t=') : url.href,
-      frame: frame ? frame(name, url) : null,
-      isFile: false,
-    };
+    if (name !== undefined) return { kind, href: open ? withTime(open(name, url), url) : url.href };
   }
   return null;
 }
 
 /** What a frame of a page shows, by the address that the frame loads: a page where nothing else is known; null where it loads none. */
-export function framedAddress(address: string): Pick<EmbedAddress, 'kind' | 'href'> | null {
+export function framedAddress(address: string): EmbedAddress | null {
   const url = urlOf(address.startsWith('//') ? `https:${address}` : address);
   return url && (embedAddress(url.href) ?? { kind: 'page', href: url.href });
 }

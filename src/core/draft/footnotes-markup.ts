@@ -33,9 +33,11 @@ export function noteIdsIn(root: Root | Element): ReadonlySet<string> {
 
 /** A block whose references to footnotes lead to the blocks that were read of them. */
 export function leadingToNotes(block: Block, blockOfId: ReadonlyMap<string, string>): Block {
-  if (blockOfId.size === 0 || !block.marks.some(({ href }) => href !== undefined && isNoteRef(href))) return block;
+  if (blockOfId.size === 0 || !block.marks.some(({ href }) => href !== undefined && isNoteRef(href)))
+    return block;
   const marks = block.marks.map((mark) => {
-    const note = mark.href !== undefined && isNoteRef(mark.href) ? blockOfId.get(noteOf(mark.href)) : undefined;
+    const note =
+      mark.href !== undefined && isNoteRef(mark.href) ? blockOfId.get(noteOf(mark.href)) : undefined;
     return note === undefined ? mark : { ...mark, href: noteRef(note) };
   });
   return { ...block, marks };

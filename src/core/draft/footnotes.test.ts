@@ -46,7 +46,8 @@ const WANTED = [
 
 describe('footnotes', () => {
   const { draft } = readMarkdown(TEXT);
-  it('are read from Markdown, numbered as the text refers to them', () => expect(shown(draft)).toEqual(WANTED));
+  it('are read from Markdown, numbered as the text refers to them', () =>
+    expect(shown(draft)).toEqual(WANTED));
   it('come back from Markdown', () => {
     expect(writeMarkdownBody(draft)).toContain('twice a day.[^1] The ferry waits for it.[^2]');
     expect(shown(readMarkdown(writeMarkdownBody(draft)).draft)).toEqual(WANTED);

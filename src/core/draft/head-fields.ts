@@ -134,8 +134,7 @@ export function headFields(tree: Root): PostFields {
   fields.shareImage = first(OWN_META.shareImage);
   const shared = first('og:image');
   // With a picture of its own for shares, a page says apart which one is featured.
-  fields.image =
-    first(OWN_META.image) || (fields.shareImage !== '' ? '' : shared || textIn(data['image']));
+  fields.image = first(OWN_META.image) || (fields.shareImage !== '' ? '' : shared || textIn(data['image']));
   fields.author = first('author', 'article:author') || textIn(data['author']);
   fields.date =
     instantOf(first('article:published_time', 'date')) ||

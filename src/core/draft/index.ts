@@ -22,6 +22,7 @@ export {
   countingIds,
   type Draft,
   EMBED_KINDS,
+  type Embed,
   type EmbedKind,
   emptyDraft,
   isRead,
@@ -48,16 +49,30 @@ export {
 } from './editor-json.ts';
 export {
   addressOfLine,
-  type EmbedAddress,
   embedAddress,
   embedKindInWords,
 } from './embed-address.ts';
 export { type FaqEntry, faqEntries, isFaqHeading } from './faq.ts';
-export { type Footnotes, footnotesOf, isNoteRef, NOTE_SIGN, noteNumber, noteOf, noteRef } from './footnotes.ts';
+export {
+  type Footnotes,
+  footnotesOf,
+  isNoteRef,
+  NOTE_SIGN,
+  noteNumber,
+  noteOf,
+  noteRef,
+} from './footnotes.ts';
 export { instantOf, lastSegment } from './head-fields.ts';
 export { type CleanedPaste, cleanPaste } from './paste.ts';
 export { draftWithPicturesMoved, fieldsWithPicturesMoved, pictureAddresses } from './picture-addresses.ts';
-export { emptyFields, type PostDocument, type PostFields, STATUSES, type Status, wholeFields } from './post-fields.ts';
+export {
+  emptyFields,
+  type PostDocument,
+  type PostFields,
+  STATUSES,
+  type Status,
+  wholeFields,
+} from './post-fields.ts';
 export { readArticle } from './read-article.ts';
 export { type FileFormat, formatOfName, type ReadPost, readPostFile } from './read-file.ts';
 export { readHtml } from './read-html.ts';
@@ -66,7 +81,9 @@ export { readText } from './read-text.ts';
 export { readZip, type ZipLimits } from './read-zip.ts';
 export { readingMinutes } from './reading-time.ts';
 export { safeHref } from './sanitise.ts';
+export { type Share, shareOf } from './share.ts';
 export { fieldsTakenBack, listTakenBack, type TakenBack } from './take-back.ts';
+export { aboveMore, draftedExcerpt } from './teaser.ts';
 export { thinnedVersions } from './thin-versions.ts';
 export { bytesInWords, UnreadableFile } from './unreadable.ts';
 export { writeDocx } from './write-docx.ts';

@@ -18,15 +18,16 @@ export function fieldsWithPicturesMoved(
   fields: PostFields,
   to: (address: string) => string | undefined,
 ): PostFields {
-  const [image, shareImage] = inFields(fields).map((address) => (address ? (to(address) ?? address) : address));
-  return image === fields.image && shareImage === fields.shareImage ? fields : { ...fields, image, shareImage };
+  const [image, shareImage] = inFields(fields).map((address) =>
+    address ? (to(address) ?? address) : address,
+  );
+  return image === fields.image && shareImage === fields.shareImage
+    ? fields
+    : { ...fields, image, shareImage };
 }
 
 /** A text with its pictures under other addresses; blocks whose pictures stay are the same objects. */
-export const draftWithPicturesMoved = (
-  draft: Draft,
-  to: (address: string) => string | undefined,
-): Draft => ({
+export const draftWithPicturesMoved = (draft: Draft, to: (address: string) => string | undefined): Draft => ({
   ...draft,
   blocks: draft.blocks.map((block) => {
     const src = block.image && to(block.image.src);

@@ -41,7 +41,9 @@ const styleMap = (hasTitle: boolean): string[] => [
   "p[style-name='Code'] => pre:separator('\\n')",
   `p[style-name='Caption'] => p.${CAPTION}:fresh`,
   `p[style-name='${DIVIDER}'] => hr:fresh`,
-  ...Object.entries(NEXT_STEPS).map(([look, name]) => `p[style-name='${name}'] => p.${NEXT_STEP}.${look}:fresh`),
+  ...Object.entries(NEXT_STEPS).map(
+    ([look, name]) => `p[style-name='${name}'] => p.${NEXT_STEP}.${look}:fresh`,
+  ),
   `p[style-name='${HEADER_CELL}'] => p.${HEADER}:fresh`,
   `r[style-name='${INLINE_CODE.name}'] => code`,
   'u => u',

@@ -88,7 +88,10 @@ class Writer {
     if (block.kind === 'more') return [];
     if (block.kind === 'embed') {
       const { href, kind } = block.embed!;
-      const words = new TextRun({ text: `${embedKindInWords(kind)}: ${block.text || href}`, style: 'Hyperlink' });
+      const words = new TextRun({
+        text: `${embedKindInWords(kind)}: ${block.text || href}`,
+        style: 'Hyperlink',
+      });
       return [new Paragraph({ ...options, children: [this.link(href, [words])] })];
     }
     if (block.kind === 'kept')

@@ -7,6 +7,7 @@ import { EMBED, FEATURED, NEXT_STEP, OWN_META } from './head-fields.ts';
 import { type Inline, inlineTree, type Nested, nest, type PictureRow, withPictureRows } from './nest.ts';
 import { parsePiece } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
+import { shareOf } from './share.ts';
 
 const el = (tagName: string, properties: Element['properties'], children: ElementContent[]): Element => ({
   type: 'element',
@@ -24,7 +25,6 @@ export interface PageNotes extends Footnotes {
 
 /** The footnotes of a draft for one page of it. */
 export const pageNotes = (draft: Draft): PageNotes => ({ ...footnotesOf(draft), met: new Set() });
-
 
 const TAGS: Record<Exclude<Mark['type'], 'link'>, string> = {
   bold: 'strong',
@@ -89,7 +89,11 @@ function embedNode({ text, embed }: Block): Element {
   return el('figure', { className: [EMBED, `${EMBED}-${kind}`] }, [
     el('a', { href }, [...shown, textNode(text || href)]),
     ...(transcript
-      ? [el('figcaption', {}, [el('a', { className: ['transcript'], href: transcript }, [textNode('Transcript')])])]
+      ? [
+          el('figcaption', {}, [
+            el('a', { className: ['transcript'], href: transcript }, [textNode('Transcript')]),
+          ]),
+        ]
       : []),
   ]);
 }
@@ -98,8 +102,7 @@ function blockNode(block: Block, notes: PageNotes): ElementContent[] {
   const inline = () => inlineNodes(inlineTree(block), notes);
   if (block.kind === 'embed') return [embedNode(block)];
   if (block.kind === 'more') return [{ type: 'comment', value: 'more' }];
-  if (block.step && block.text !== '')
-    return [el('p', { className: [NEXT_STEP, block.step] }, inline())];
+  if (block.step && block.text !== '') return [el('p', { className: [NEXT_STEP, block.step] }, inline())];
   if (block.kind === 'heading') return [el(`h${block.level ?? 2}`, {}, inline())];
   if (block.kind === 'divider') return [el('hr', {}, [])];
   if (block.kind === 'image') return [pictureNode(block)];
@@ -208,6 +211,7 @@ export function writeHtmlPage({ fields, draft }: PostDocument, metaTitle: string
   const own = (name: keyof typeof OWN_META, contents: readonly string[]) =>
     contents.flatMap((content) => meta(OWN_META[name], content));
   const faq = faqEntries(draft);
+  const share = shareOf(fields);
   const head = el('head', {}, [
     textNode('\n  '),
     el('meta', { charSet: 'utf-8' }, []),
@@ -215,9 +219,9 @@ export function writeHtmlPage({ fields, draft }: PostDocument, metaTitle: string
     ...meta('description', fields.metaDescription),
     ...meta('author', fields.author),
     ...(fields.canonical ? line(el('link', { rel: ['canonical'], href: fields.canonical }, [])) : []),
-    ...property('og:title', fields.shareTitle || fields.title),
-    ...property('og:description', fields.shareDescription || fields.metaDescription),
-    ...property('og:image', fields.shareImage || fields.image),
+    ...property('og:title', share.title),
+    ...property('og:description', share.description),
+    ...property('og:image', share.picture),
     ...property('article:published_time', fields.date),
     ...property('article:modified_time', fields.updated),
     ...property('article:section', fields.category),

@@ -59,7 +59,9 @@ function phrasing(parts: Inline[], lineBreak: 'break' | 'html', notes: MarkdownN
     if (mark.type === 'link' && isNoteRef(mark.href ?? '')) {
       if (notes.asHtml) return [html(toHtml({ type: 'root', children: noteRefNodes(mark, notes) }))];
       const number = noteNumber(mark.href, notes);
-      return number === null ? [] : [{ type: 'footnoteReference', identifier: String(number), label: String(number) }];
+      return number === null
+        ? []
+        : [{ type: 'footnoteReference', identifier: String(number), label: String(number) }];
     }
     // Markdown's own link says address and title alone.
     if (mark.type === 'link' && (mark.nofollow || mark.newWindow)) {
@@ -118,7 +120,9 @@ function blockContent(block: Block, notes: MarkdownNotes): RootContent[] {
       return [html(toHtml(pictureNode(block)))];
     return [{ type: 'paragraph', children: [{ type: 'image', url: src, alt: alt ?? '' }] }];
   }
-  return block.text === '' ? [] : [{ type: 'paragraph', children: phrasing(inlineTree(block), 'break', notes) }];
+  return block.text === ''
+    ? []
+    : [{ type: 'paragraph', children: phrasing(inlineTree(block), 'break', notes) }];
 }
 
 /** Markdown tables hold one line of text a cell under a row of headings; others are written as HTML. */

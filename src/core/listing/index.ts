@@ -9,6 +9,13 @@ export { comparablePath, DEFAULT_ADDRESS_PATTERN, linkKind, postPath } from './a
 export { type CutLine, cutOfTitle, cutToWidth } from './cut.ts';
 export { DEFAULT_TITLE_PATTERN, effectiveMetaTitle, titleKey } from './meta-title.ts';
 export { openingSentences, openingWords } from './opening.ts';
+export {
+  SHARE_DESCRIPTION_SIZE,
+  SHARE_PICTURE,
+  SHARE_TITLE_SIZE,
+  shareCut,
+  sharePictureFault,
+} from './share.ts';
 export { slugOf } from './slugs.ts';
 export { typedAddress } from './typed-address.ts';
 export { DESCRIPTION_SIZE, pixelWidth, TITLE_SIZE } from './widths.ts';

@@ -11,7 +11,17 @@ export interface TextQuery {
 /** A part of a post beside its text in which words were found. */
 export interface FoundPart {
   /** A field of the post, or a picture's alternative text or caption with the block it belongs to. */
-  part: 'title' | 'metaTitle' | 'metaDescription' | 'excerpt' | 'imageAlt' | 'alt' | 'caption';
+  part:
+    | 'title'
+    | 'metaTitle'
+    | 'metaDescription'
+    | 'excerpt'
+    | 'imageAlt'
+    | 'shareTitle'
+    | 'shareDescription'
+    | 'alt'
+    | 'caption'
+    | 'embed';
   /** Null: no picture in the text. */
   blockId: string | null;
   text: string;
@@ -25,6 +35,8 @@ const FIELDS = [
   'metaDescription',
   'excerpt',
   'imageAlt',
+  'shareTitle',
+  'shareDescription',
 ] as const satisfies readonly (keyof PostFields)[];
 
 const isLetter = (text: string, at: number): boolean => /[\p{L}\p{N}_]/u.test(text.charAt(at));
@@ -47,7 +59,7 @@ const small = (letter: string): string => {
   return lower.length === letter.length ? lower : letter;
 };
 
-/** Where words stand in a post beside its text: title, listing, excerpt, alternative texts and captions. */
+/** Where words stand in a post beside its text: title, listing, excerpt, shares, alternative texts, captions, titles of embeds. */
 export function findInParts({ fields, draft }: PostDocument, query: TextQuery): FoundPart[] {
   const found: FoundPart[] = [];
   const look = (part: FoundPart['part'], blockId: string | null, text: string) => {
@@ -55,7 +67,8 @@ export function findInParts({ fields, draft }: PostDocument, query: TextQuery): 
     if (places.length > 0) found.push({ part, blockId, text, places });
   };
   for (const field of FIELDS) look(field, null, fields[field] ?? '');
-  for (const { id, image, text } of draft.blocks) {
+  for (const { id, image, embed, text } of draft.blocks) {
+    if (embed) look('embed', id, text);
     if (!image) continue;
     look('alt', id, image.alt ?? '');
     look('caption', id, text);

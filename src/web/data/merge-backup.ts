@@ -1,5 +1,5 @@
-import { draftWithPicturesMoved, fieldsWithPicturesMoved } from '../../core/draft/index.ts';
 import equal from 'fast-deep-equal/es6';
+import { draftWithPicturesMoved, fieldsWithPicturesMoved } from '../../core/draft/index.ts';
 import { KeywordBook, unpackKeywords } from '../../core/research/index.ts';
 import { emptyHouse } from '../../core/site/index.ts';
 import { BACKUP_TABLES, type BackupTables } from './backup-tables.ts';

@@ -20,6 +20,9 @@ const FIELD_NAMES: ReadonlyMap<keyof PostFields, string> = new Map<keyof PostFie
   ['supporting', 'supporting keywords'],
   ['image', 'featured picture'],
   ['imageAlt', 'alt text of the featured picture'],
+  ['shareTitle', 'title for shares'],
+  ['shareDescription', 'description for shares'],
+  ['shareImage', 'picture for shares'],
   ['targetWords', 'wished length'],
 ]);
 

@@ -34,8 +34,7 @@ function soundRow(row: PostRow): PostRow {
   if (unsound.length === 0) return row;
   // A row of an earlier release lacks what came since: that is no damage.
   const damaged = unsound.filter((key) => given[key] !== undefined);
-  if (damaged.length > 0)
-    console.error(`The post ${row.id} is damaged; left empty: ${damaged.join(', ')}.`);
+  if (damaged.length > 0) console.error(`The post ${row.id} is damaged; left empty: ${damaged.join(', ')}.`);
   const mended = { ...EMPTY, ...given } as Record<string, unknown>;
   for (const key of unsound) mended[key] = EMPTY[key];
   return { ...row, fields: mended as unknown as PostFields };

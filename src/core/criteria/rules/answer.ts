@@ -122,7 +122,8 @@ function answersIn(
   const listed = /^(?:list|table)/.test(container);
   if (listed && (form === 'steps' || form === 'comparison')) return 'whole';
   if (listed && (form === 'price' ? PRICE : form === 'number' ? /\d/ : /^$/).test(block.text)) return 'whole';
-  if (level > 0 || !prose) return [];
+  // What a reader is to do next is no answer.
+  if (level > 0 || !prose || block.step !== undefined) return [];
   return sentenceSpans(block.text, tokens).filter(({ start, end }) => {
     const said = block.text.slice(start, end);
     // A question is no answer.

@@ -10,4 +10,20 @@ describe('next-step', () => {
   ])('%s', (_, given, expected) => expect(share('next-step', given)).toBe(expected));
   it('says what was promised', () =>
     expect(judge('next-step', { nextStep: 'Book a bike', md: PROSE }).advice).toContain('"Book a bike"'));
+  it('stands in a block for it wherever that is', () =>
+    expect(
+      share('next-step', {
+        nextStep: 'Book a bike',
+        html: `<p class="next-step button"><a href="/rent">Book a bike</a></p>${`<p>${PROSE}</p>`.repeat(6)}`,
+      }),
+    ).toBe(1));
+  it('is half done where it leads nowhere', () => {
+    const judged = judge('next-step', {
+      nextStep: 'Book a bike',
+      html: `<p>${PROSE}</p><p class="next-step button">Book a bike</p>`,
+    });
+    expect(judged.advice).toContain('leads nowhere');
+    expect(judged.points).toBeCloseTo(judged.available / 2);
+    expect(judged.evidence[0].quote).toBe('Book a bike');
+  });
 });

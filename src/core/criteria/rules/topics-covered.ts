@@ -1,7 +1,7 @@
 import { criterion } from '../criterion.ts';
 import { count, measure } from '../judging.ts';
-import { NO_STUDY } from '../term-measure.ts';
 import type { StudyTopic } from '../surroundings.ts';
+import { NO_STUDY } from '../term-measure.ts';
 import { bestCovers, COMMON, COVERED } from '../topic-cover.ts';
 
 /** Share of the topics that at least half of the pages have, weighed by how many have them, that a section covers. */

@@ -106,4 +106,22 @@ describe('an address as it is asked for', () => {
     ['http://', null],
     ['constructor', null],
   ])('%s: %s', (href, address) => expect(outsideAddress(href)).toBe(address));
+  it('are an embed that is not encrypted, or gone', () => {
+    const text =
+      '<iframe src="http://clips.example/7.mp4"></iframe>\n\n<iframe src="https://clips.example/8.mp4"></iframe>';
+    const { faults } = faultsIn(
+      text,
+      [],
+      [{ address: 'https://clips.example/8.mp4', state: 'gone', to: null, says: 'It is not there.' }],
+    );
+    expect(faults.map(({ kind, href }) => [kind, href])).toEqual([
+      ['insecure', 'http://clips.example/7.mp4'],
+      ['gone', 'https://clips.example/8.mp4'],
+    ]);
+    const document = { fields: emptyFields(), draft: readMarkdown(text).draft };
+    const embeds = (at: number) =>
+      applyEdits(document, faults[at].fixes[0].edits).draft.blocks.map(({ embed }) => embed?.href);
+    expect(embeds(0)).toEqual(['https://clips.example/7.mp4', 'https://clips.example/8.mp4']);
+    expect(embeds(1)).toEqual(['http://clips.example/7.mp4']);
+  });
 });

@@ -66,9 +66,12 @@ export function outsideAddress(href: string): string | null {
   }
 }
 
-/** The addresses outside the site that a draft links to, each once, in order. */
-export const outsideAddresses = ({ links }: DraftFacts): string[] => [
-  ...new Set(links.flatMap(({ kind, href }) => (kind === 'external' ? (outsideAddress(href) ?? []) : []))),
+/** The addresses outside the site that a draft links to or embeds, each once: links first, in order. */
+export const outsideAddresses = ({ links, blocks }: DraftFacts): string[] => [
+  ...new Set([
+    ...links.flatMap(({ kind, href }) => (kind === 'external' ? (outsideAddress(href) ?? []) : [])),
+    ...blocks.flatMap(({ embed }) => (embed ? (outsideAddress(embed.href) ?? []) : [])),
+  ]),
 ];
 
 /** The first thing wrong with each link of a draft, in the order of the text. */
@@ -96,8 +99,37 @@ export function linkFaults(
     const { block, start, end, href, text } = link;
     faults.push({ ...found, blockId: block.id, start, end, quote: text, href });
   }
+  for (const { id, embed, text } of facts.blocks) {
+    const found = embed && embedFault(id, embed.href, answers);
+    if (found) faults.push({ ...found, blockId: id, start: 0, end: 0, quote: text, href: embed.href });
+  }
   return faults;
 }
+
+/** What is wrong with the address of an embed. */
+function embedFault(
+  blockId: string,
+  href: string,
+  answers: ReadonlyMap<string, OutsideAnswer>,
+): Found | null {
+  const address = outsideAddress(href);
+  const answer = address === null ? undefined : answers.get(address);
+  if (answer?.state === 'gone')
+    return {
+      kind: 'gone',
+      says: answer.says,
+      fixes: [{ label: 'Take the embed out', edits: [{ kind: 'remove-block', blockId }] }],
+    };
+  if (!/^http:/i.test(href)) return null;
+  const embed = { href: href.replace(/^http:/i, 'https:') };
+  return {
+    kind: 'insecure',
+    says: notEncrypted(href),
+    fixes: [{ label: 'Lead over https', edits: [{ kind: 'set-embed', blockId, embed }] }],
+  };
+}
+
+const notEncrypted = (href: string): string => `${href} is not encrypted on its way (http).`;
 
 type Found = Pick<LinkFault, 'kind' | 'says' | 'fixes'>;
 
@@ -173,7 +205,7 @@ function outside(link: LinkFact, answers: ReadonlyMap<string, OutsideAnswer>): F
   if (/^http:/i.test(link.href))
     return {
       kind: 'insecure',
-      says: `${link.href} is not encrypted on its way (http).`,
+      says: notEncrypted(link.href),
       fixes: fixOf(link, 'Lead over https', link.href.replace(/^http:/i, 'https:')),
     };
   return null;

@@ -1,5 +1,4 @@
-import type { PostDocument } from '../../../../core/draft/index.ts';
-import { writeHtml } from '../../../../core/draft/index.ts';
+import { EMBED_KINDS, embedKindInWords, type PostDocument, writeHtml } from '../../../../core/draft/index.ts';
 
 /** A post with what its page says besides. */
 export interface PageContent {
@@ -57,6 +56,14 @@ export function fillPage(page: Document, { document: post, language, day }: Page
     embed.replaceWith(
       placeholder(parsed, `${NAMES.get(embed.localName) ?? 'An embed'}${address ? `: ${address}` : ''}`),
     );
+  }
+  // The mark for lists is a comment, and no page shows it; an embed is named, and what it loads is not loaded.
+  for (const embed of parsed.querySelectorAll('figure.embed')) {
+    const kind = EMBED_KINDS.find((one) => embed.classList.contains(`embed-${one}`)) ?? 'page';
+    const name = parsed.createElement('p');
+    name.className = 'kind';
+    name.textContent = embedKindInWords(kind);
+    embed.prepend(name);
   }
   // The policy of the page lets no written style through; the style sheet says the same.
   for (const styled of parsed.querySelectorAll('[style]')) styled.removeAttribute('style');

@@ -20,6 +20,12 @@ figure.side-wide img { width: 100%; }
 .pictures figure { margin: 0; }
 .pictures img { width: 100%; aspect-ratio: 3 / 2; object-fit: cover; }
 figcaption { color: #5c5c57; font-size: 15px; line-height: 1.4; margin-top: 8px; }
+.embed { background: #f4f2ec; border: 1px solid #cfcabd; padding: 18px; font-size: 16px; }
+.embed .kind { margin: 0 0 4px; color: #5c5c57; font-size: 14px; }
+.embed img { width: 100%; margin-bottom: 10px; }
+.next-step.button a { display: inline-block; background: #1d5c63; color: #fff; padding: 10px 22px; border-radius: 6px; text-decoration: none; font-family: system-ui, sans-serif; font-weight: 600; }
+.footnotes { margin-top: 48px; padding-top: 12px; border-top: 1px solid #cfcabd; font-size: 15px; color: #5c5c57; }
+sup { font-size: 0.7em; line-height: 0; }
 blockquote { margin: 28px 0; padding-left: 20px; border-left: 3px solid #cfcabd; }
 pre { overflow: auto; background: #f4f2ec; padding: 14px; font-size: 15px; }
 table { border-collapse: collapse; width: 100%; font-size: 16px; }

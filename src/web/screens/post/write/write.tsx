@@ -13,6 +13,7 @@ import { usePost } from '../frame/post-context.ts';
 import { useLeftOver } from '../frame/use-left-over.ts';
 import { useUnedited, useWaiting } from '../frame/use-unedited.ts';
 import { ListingEditor } from './listing/listing-editor.tsx';
+import { ShareEditor } from './listing/share-editor.tsx';
 import { SlugQuestion } from './listing/slug-question.tsx';
 import { Margin } from './margin/margin.tsx';
 import { BenchInHand } from './pictures/bench/bench-in-hand.tsx';
@@ -20,10 +21,15 @@ import { FeaturedEditor } from './pictures/featured-editor.tsx';
 import { placePictures } from './pictures/insert-pictures.ts';
 import { PicturePicker } from './pictures/picture-picker.tsx';
 import { bodyEditor } from './sheet/body-editor.ts';
+import { EmbedDialog } from './sheet/embed-dialog.tsx';
 import { FindBar } from './sheet/find-bar.tsx';
 import { LINK_KEYS } from './sheet/link-picker.tsx';
+import { addEmbed, addFootnote, addLinkLine, addStep, setMore } from './sheet/put-in.ts';
 import { Toolbar } from './sheet/toolbar.tsx';
 import { useMarks } from './sheet/use-marks.ts';
+
+/** What stands in a next step where the brief names none. */
+const NEXT_STEP = 'What to do next';
 
 /** Pixels of the sheet with its edges: a measure of 66 characters. */
 const SHEET_WIDTH = 798;
@@ -39,6 +45,7 @@ export function Write() {
   const [pinned, setPinned] = useState<string | null>(null);
   const [picking, setPicking] = useState(false);
   const [linking, setLinking] = useState(false);
+  const [embedding, setEmbedding] = useState(false);
   const column = useRef<HTMLDivElement>(null);
   const file = useRef<HTMLInputElement>(null);
   const leftOver = useLeftOver(session);
@@ -50,11 +57,19 @@ export function Write() {
   );
   useMarks(body, quiet ? null : inHand, marked);
   useEffect(() => {
-    body.ask = (what) => (what === 'picture-picker' ? setPicking(true) : file.current?.click());
+    body.ask = (what) => {
+      if (what === 'picture-picker') setPicking(true);
+      else if (what === 'picture-file') file.current?.click();
+      else if (what === 'embed') setEmbedding(true);
+      else {
+        addStep(body.editor, session.document.fields.nextStep.trim() || NEXT_STEP);
+        setLinking(true);
+      }
+    };
     return () => {
       body.ask = () => {};
     };
-  }, [body]);
+  }, [body, session]);
   // The next visit begins with everything in sight.
   useEffect(
     () => () => {
@@ -87,6 +102,15 @@ export function Write() {
       run: () => setLinking(true),
     },
     {
+      id: 'embed',
+      group: 'This post',
+      name: 'Embed a video, recording or map',
+      run: () => setEmbedding(true),
+    },
+    { id: 'next-step', group: 'This post', name: 'Put in the next step', run: () => body.ask('next-step') },
+    { id: 'footnote', group: 'This post', name: 'Add a footnote', run: () => addFootnote(body.editor) },
+    { id: 'more', group: 'This post', name: 'Mark where lists stop', run: () => setMore(body.editor) },
+    {
       id: 'picture-picker',
       group: 'This post',
       name: 'Put in a picture of the site',
@@ -98,7 +122,7 @@ export function Write() {
     placePictures(body.editor, [src], { caret: true });
   };
   return (
-    <main className="h-full overflow-auto">
+    <main className="relative h-full overflow-auto">
       {quiet && (
         <button
           type="button"
@@ -184,6 +208,7 @@ export function Write() {
             {!quiet && (
               <Editable>
                 <FeaturedEditor />
+                <ShareEditor />
               </Editable>
             )}
           </div>
@@ -200,6 +225,12 @@ export function Write() {
         below={760}
       />
       <SlugQuestion />
+      <EmbedDialog
+        open={embedding}
+        onClose={() => setEmbedding(false)}
+        onEmbed={(found) => addEmbed(body.editor, found)}
+        onLink={(address) => addLinkLine(body.editor, address)}
+      />
       <BenchInHand />
       <PicturePicker
         siteId={session.siteId}

@@ -1,5 +1,6 @@
 import { ImagePlus } from 'lucide-react';
-import { useRef } from 'react';
+import { useMemo, useRef } from 'react';
+import { aboveMore, draftedExcerpt } from '../../../../../core/draft/index.ts';
 import { attempt } from '../../../../state/attempt.ts';
 import { useAppDispatch, useAppSelector } from '../../../../state/store.ts';
 import { benchSet } from '../../../../state/view.ts';
@@ -16,6 +17,13 @@ export function FeaturedEditor() {
   const { session } = usePost();
   const { image, imageAlt, excerpt } = useAppSelector((state) => state.openPost.fields);
   const url = usePicture(image);
+  // Each report tells that the text changed.
+  const report = useAppSelector((state) => state.openPost.report);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: as above
+  const [offered, isMarked] = useMemo(
+    () => (excerpt.trim() ? ['', false] : [draftedExcerpt(session.body), aboveMore(session.body) !== null]),
+    [session, report, excerpt],
+  );
   const input = useRef<HTMLInputElement>(null);
   const dispatch = useAppDispatch();
   const choose = async (file: File) => {
@@ -26,7 +34,7 @@ export function FeaturedEditor() {
     <section
       aria-label="In the blog's own lists"
       data-place="featured"
-      className="mt-5 mb-16 grid gap-5 rounded-md border bg-sheet p-5 md:grid-cols-2"
+      className="mt-5 grid gap-5 rounded-md border bg-sheet p-5 md:grid-cols-2"
     >
       <div className="space-y-2">
         <p className="font-semibold">Featured picture</p>
@@ -87,6 +95,14 @@ export function FeaturedEditor() {
             : '100-250 characters for the lists of your blog.'
         }
       />
+      {!excerpt.trim() && offered && (
+        <p className="text-[13px] text-soft md:col-start-2">
+          {isMarked ? 'Above the mark for lists: ' : 'The opening: '}“{offered}”{' '}
+          <Button look="word" onClick={() => session.setFields({ excerpt: offered })}>
+            Take it as excerpt
+          </Button>
+        </p>
+      )}
     </section>
   );
 }

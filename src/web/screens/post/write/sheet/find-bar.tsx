@@ -33,7 +33,10 @@ const PARTS: Record<FoundPart['part'], { name: string; place: string }> = {
   excerpt: { name: 'excerpt', place: 'featured' },
   imageAlt: { name: 'alt text of the featured picture', place: 'featured' },
   alt: { name: 'alt text', place: '' },
+  shareTitle: { name: 'title for shares', place: 'share' },
+  shareDescription: { name: 'description for shares', place: 'share' },
   caption: { name: 'caption', place: '' },
+  embed: { name: 'title of an embed', place: '' },
 };
 
 /** Leads to a part beside the text. */
@@ -44,8 +47,9 @@ function goTo(editor: Editor, { part, blockId }: FoundPart): void {
     const fields = place?.matches('input, textarea')
       ? [place]
       : place?.querySelectorAll<HTMLElement>('input, textarea');
-    // The excerpt is the last field of its place, every other the first.
-    [...(fields ?? [])].at(part === 'excerpt' ? -1 : 0)?.focus();
+    const typed = [...(fields ?? [])].filter((field) => field.getAttribute('type') !== 'file');
+    // The excerpt and the description of shares are the last fields of their places, every other the first.
+    typed.at(part === 'excerpt' || part === 'shareDescription' ? -1 : 0)?.focus();
     return;
   }
   editor.state.doc.descendants((node, at) => {

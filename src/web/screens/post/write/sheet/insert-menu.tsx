@@ -3,9 +3,10 @@ import { PluginKey } from '@tiptap/pm/state';
 import { ReactRenderer } from '@tiptap/react';
 import Suggestion, { type SuggestionProps } from '@tiptap/suggestion';
 import { type Ref, useEffect, useId, useImperativeHandle, useRef, useState } from 'react';
+import { addFootnote, setMore } from './put-in.ts';
 
 /** What the menu can ask of the screen around the sheet. */
-export type Ask = 'picture-file' | 'picture-picker';
+export type Ask = 'picture-file' | 'picture-picker' | 'embed' | 'next-step';
 
 interface Insert {
   name: string;
@@ -59,6 +60,38 @@ const INSERTS: readonly Insert[] = [
     run: (editor, range, ask) => {
       cleared(editor, range).run();
       ask('picture-picker');
+    },
+  },
+  {
+    name: 'Embed',
+    words: 'video audio map recording player address frame',
+    run: (editor, range, ask) => {
+      cleared(editor, range).run();
+      ask('embed');
+    },
+  },
+  {
+    name: 'Next step',
+    words: 'button call action link',
+    run: (editor, range, ask) => {
+      cleared(editor, range).run();
+      ask('next-step');
+    },
+  },
+  {
+    name: 'Footnote',
+    words: 'note source reference',
+    run: (editor, range) => {
+      cleared(editor, range).run();
+      addFootnote(editor);
+    },
+  },
+  {
+    name: 'Read more',
+    words: 'teaser mark lists excerpt cut',
+    run: (editor, range) => {
+      cleared(editor, range).run();
+      setMore(editor);
     },
   },
   {

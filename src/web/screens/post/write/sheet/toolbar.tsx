@@ -15,10 +15,12 @@ import {
   Quote,
   Redo2,
   Search,
+  Superscript,
   Table,
   Undo2,
 } from 'lucide-react';
 import type { RefObject } from 'react';
+import type { StepLook } from '../../../../../core/draft/index.ts';
 import { attempt } from '../../../../state/attempt.ts';
 import type { PostSession } from '../../../../state/post/post-session.ts';
 import { useAppDispatch } from '../../../../state/store.ts';
@@ -27,7 +29,18 @@ import { FileInput } from '../../../../ui/file-button.tsx';
 import { IconButton } from '../../../../ui/icon-button.tsx';
 import { insertPictures } from '../pictures/insert-pictures.ts';
 import { LinkPicker } from './link-picker.tsx';
+import { addFootnote } from './put-in.ts';
+import { StepTools } from './step-tools.tsx';
 import { TableTools } from './table-tools.tsx';
+
+/** Whether any words of the line in hand are a link. */
+function hasLink({ state }: Editor): boolean {
+  let found = false;
+  state.selection.$from.parent.forEach(({ marks }) => {
+    found ||= marks.some(({ type }) => type.name === 'link');
+  });
+  return found;
+}
 
 /** What the writer can do to the text in hand. */
 export function Toolbar({
@@ -62,6 +75,8 @@ export function Toolbar({
       quote: live.isActive('blockquote'),
       link: live.isActive('link'),
       table: live.isActive('table'),
+      step: (live.getAttributes('paragraph')['step'] ?? null) as StepLook | null,
+      stepLinked: hasLink(live),
       canUndo: live.can().undo(),
       canRedo: live.can().redo(),
     }),
@@ -126,6 +141,13 @@ export function Toolbar({
       active: on.table,
       act: () => run().insertTable({ rows: 3, cols: 3, withHeaderRow: true }).run(),
     },
+    {
+      name: 'Footnote',
+      keys: 'Ctrl Alt F',
+      icon: Superscript,
+      active: false,
+      act: () => addFootnote(editor),
+    },
     { name: 'Divider', keys: '', icon: Minus, active: false, act: () => run().setHorizontalRule().run() },
     { name: 'Picture', keys: '', icon: ImagePlus, active: false, act: () => file.current?.click() },
     { name: 'Picture of the site', keys: '', icon: Images, active: false, act: onPick },
@@ -184,6 +206,18 @@ export function Toolbar({
         })}
       </span>
       {on.table && <TableTools editor={editor} />}
+      {on.step && (
+        <StepTools
+          editor={editor}
+          look={on.step}
+          isLinked={on.stepLinked}
+          onLink={() => {
+            const { $from } = editor.state.selection;
+            editor.chain().setTextSelection({ from: $from.start(), to: $from.end() }).run();
+            setLinking(true);
+          }}
+        />
+      )}
       <FileInput
         ref={file}
         label="Picture file"

@@ -1,0 +1,33 @@
+import { sentenceBreaks } from '../language/index.ts';
+import type { Block, Draft } from './draft.ts';
+
+/** What stands above the mark for lists; null where there is none, or nothing above it. */
+export function aboveMore({ blocks }: Draft): Block[] | null {
+  const at = blocks.findIndex(({ kind }) => kind === 'more');
+  return at > 0 ? blocks.slice(0, at) : null;
+}
+
+function sentencesOf(text: string): string[] {
+  const from = [0, ...sentenceBreaks(text)];
+  return from.map((at, index) => text.slice(at, from[index + 1]));
+}
+
+/** Most characters of an excerpt that is drafted: what lists of most blogs show. */
+const MOST = 250;
+
+/**
+ * An excerpt out of a post's own sentences: whole ones of what stands above the mark for lists, else of its first paragraphs, as many
+ * as lists have room for; empty where even the first is too long.
+ */
+export function draftedExcerpt(draft: Draft): string {
+  let taken = '';
+  for (const { kind, path, step, text } of aboveMore(draft) ?? draft.blocks) {
+    if (kind !== 'paragraph' || path.length > 0 || step) continue;
+    for (const sentence of sentencesOf(text.replace(/†/g, '').replace(/\s+/g, ' '))) {
+      const next = taken === '' ? sentence.trim() : `${taken} ${sentence.trim()}`;
+      if (next.length > MOST) return taken;
+      taken = next;
+    }
+  }
+  return taken;
+}
