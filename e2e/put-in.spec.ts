@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
+import { demoPicture } from './steps/files.ts';
 import { downloaded, goTo, openPost, saved } from './steps/writer.ts';
 
 const draft = (page: Page) => page.getByRole('textbox', { name: 'Draft' });
@@ -144,6 +145,45 @@ test('lists show the post down to one mark', async ({ page }) => {
   await expect(draft(page).getByText('Lists show the post down to here')).toHaveCount(1);
   const html = await exported(page, 'HTML');
   expect(html.match(/<!--more-->/g)).toHaveLength(1);
+});
+
+test('a share has words and a picture of its own, and what is cut or too small is said', async ({ page }) => {
+  await openPost(page, TYRE);
+  const share = page.getByRole('region', { name: 'When it is shared' });
+  const card = share.getByRole('figure', { name: 'Card of the share' });
+  await expect(card).toContainText('How to fix a flat bike tyre by the road');
+  await expect(card).toContainText('saltmarsh.example');
+  await expect(card).toContainText('Nothing is cut on the card.');
+  await share
+    .getByLabel('Title for shares')
+    .fill(`Fifteen minutes by the road. ${'And then home. '.repeat(9)}`);
+  await expect(card).toContainText('Cut on the card: the title.');
+  await share.getByLabel('Title for shares').fill('Fifteen minutes by the road');
+  await share.getByLabel('Picture file for shares').setInputFiles({
+    name: 'reeds.webp',
+    mimeType: 'image/webp',
+    buffer: Buffer.from(demoPicture('dyke-lane-reeds.webp')),
+  });
+  await expect(card).toContainText(/Small: 1,?\d+ x \d+ px|Too small|Another shape|Nothing is cut/);
+  const html = await exported(page, 'HTML');
+  expect(html).toContain('<meta property="og:title" content="Fifteen minutes by the road">');
+  expect(html).toMatch(/<meta property="og:image" content="media\/reeds[^"]*">/);
+  await share.getByRole('button', { name: 'Take the featured one' }).click();
+  await expect(share.getByText('The featured picture stands in.')).toBeVisible();
+});
+
+test('an excerpt is offered of what stands above the mark for lists', async ({ page }) => {
+  await openPost(page, TYRE);
+  const lists = page.getByRole('region', { name: 'In the blog' });
+  await lists.getByLabel('Excerpt').fill('');
+  await expect(lists.getByText(/^The opening: “Sooner or later/)).toBeVisible();
+  await draft(page).getByRole('heading', { name: 'Get the wheel out' }).click();
+  await page.keyboard.press('Control+k');
+  await page.getByRole('dialog', { name: 'Actions' }).getByRole('combobox').fill('mark where lists stop');
+  await page.keyboard.press('Enter');
+  await expect(lists.getByText(/^Above the mark for lists: “Sooner or later/)).toBeVisible();
+  await lists.getByRole('button', { name: 'Take it as excerpt' }).click();
+  await expect(lists.getByLabel('Excerpt')).toHaveValue(/^Sooner or later everybody has to fix a flat/);
 });
 
 test('how a link is followed and opened is set in the picker', async ({ page }) => {

@@ -95,6 +95,27 @@ test('one undo takes a cleaned paste back, title and all', async ({ page }) => {
   await expect(page.getByRole('textbox', { name: 'Draft' })).toHaveText('Mine stays.');
 });
 
+test('the editor’s own undo takes a pasted title back with its text, redo sets both again, and a title of one’s own stays', async ({
+  page,
+}) => {
+  const title = page.getByLabel('Title', { exact: true });
+  const draft = page.getByRole('textbox', { name: 'Draft' });
+  await page.keyboard.type('Mine stays.');
+  await paste(page, '<h1>From elsewhere</h1><p>Pasted text.</p>');
+  await expect(title).toHaveValue('From elsewhere');
+  await page.keyboard.press('Control+z');
+  await expect(draft).toHaveText('Mine stays.');
+  await expect(title).toHaveValue('');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(draft).toContainText('Pasted text.');
+  await expect(title).toHaveValue('From elsewhere');
+  await title.fill('My own');
+  await draft.focus();
+  await page.keyboard.press('Control+z');
+  await expect(draft).toHaveText('Mine stays.');
+  await expect(title).toHaveValue('My own');
+});
+
 test('pasted Markdown becomes headings and lists', async ({ page }) => {
   await paste(page, '', '## Tools\n\n- pump\n- tube\n\nSee [tides](/journal/tide-table-cycling).');
   const draft = page.getByRole('textbox', { name: 'Draft' });

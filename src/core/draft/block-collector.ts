@@ -14,8 +14,8 @@ import {
   tidyMarks,
 } from './draft.ts';
 import { framedAddress } from './embed-address.ts';
-import { NOTE_SIGN } from './footnotes.ts';
 import { attribute, classNames, findElement, textOf } from './hast-reading.ts';
+import { NOTE_SIGN } from './note-ref.ts';
 import { safeHref, safeSrc } from './sanitise.ts';
 
 type OpenMark = Omit<Mark, 'start' | 'end'>;

@@ -1,4 +1,4 @@
-import { isNoteRef } from './footnotes.ts';
+import { isNoteRef } from './note-ref.ts';
 
 /** What a run of text carries besides its characters. Offsets are UTF-16 code units of the block's text. */
 export interface Mark {

@@ -12,8 +12,8 @@ import {
   STEP_LOOKS,
   tidyMarks,
 } from './draft.ts';
-import { isNoteRef, NOTE_SIGN } from './footnotes.ts';
 import { type Nested, nest, runsOf } from './nest.ts';
+import { isNoteRef, NOTE_SIGN } from './note-ref.ts';
 import { cellSpan, listStart, pictureWidth } from './shape-numbers.ts';
 
 /** The editor's document as JSON: ProseMirror nodes with the names of this product's schema. */

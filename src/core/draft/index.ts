@@ -53,16 +53,9 @@ export {
   embedKindInWords,
 } from './embed-address.ts';
 export { type FaqEntry, faqEntries, isFaqHeading } from './faq.ts';
-export {
-  type Footnotes,
-  footnotesOf,
-  isNoteRef,
-  NOTE_SIGN,
-  noteNumber,
-  noteOf,
-  noteRef,
-} from './footnotes.ts';
+export { type Footnotes, footnotesOf } from './footnotes.ts';
 export { instantOf, lastSegment } from './head-fields.ts';
+export { isNoteRef, NOTE_SIGN, noteOf, noteRef } from './note-ref.ts';
 export { type CleanedPaste, cleanPaste } from './paste.ts';
 export { draftWithPicturesMoved, fieldsWithPicturesMoved, pictureAddresses } from './picture-addresses.ts';
 export {

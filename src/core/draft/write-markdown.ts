@@ -3,9 +3,10 @@ import type { BlockContent, PhrasingContent, Root, RootContent } from 'mdast';
 import { gfmToMarkdown } from 'mdast-util-gfm';
 import { toMarkdown } from 'mdast-util-to-markdown';
 import type { Block, Draft, Mark } from './draft.ts';
-import { isNoteRef, noteNumber } from './footnotes.ts';
+import { noteNumber } from './footnotes.ts';
 import { writeFrontMatter } from './front-matter.ts';
 import { type Inline, inlineTree, type Nested, nest, withPictureRows } from './nest.ts';
+import { isNoteRef } from './note-ref.ts';
 import type { PostDocument } from './post-fields.ts';
 import {
   hastOf,

@@ -10,9 +10,7 @@ export { type CutLine, cutOfTitle, cutToWidth } from './cut.ts';
 export { DEFAULT_TITLE_PATTERN, effectiveMetaTitle, titleKey } from './meta-title.ts';
 export { openingSentences, openingWords } from './opening.ts';
 export {
-  SHARE_DESCRIPTION_SIZE,
   SHARE_PICTURE,
-  SHARE_TITLE_SIZE,
   shareCut,
   sharePictureFault,
 } from './share.ts';

@@ -5,16 +5,16 @@ import { type CutLine, cutToWidth } from './cut.ts';
 export const SHARE_PICTURE = { width: 1200, height: 630, leastWidth: 600, leastHeight: 315 } as const;
 
 /** Type sizes on a card, in pixels. */
-export const SHARE_TITLE_SIZE = 17;
-export const SHARE_DESCRIPTION_SIZE = 14;
+const TITLE_TYPE = 17;
+const DESCRIPTION_TYPE = 14;
 /** How wide a card of 500 pixels sets its title over two lines and its description on one, in pixels. */
 const TITLE_WIDTH = 2 * 460;
 const DESCRIPTION_WIDTH = 468;
 
 /** Title and description as a card cuts them. */
 export const shareCut = ({ title, description }: Share): { title: CutLine; description: CutLine } => ({
-  title: cutToWidth(title, SHARE_TITLE_SIZE, TITLE_WIDTH),
-  description: cutToWidth(description, SHARE_DESCRIPTION_SIZE, DESCRIPTION_WIDTH),
+  title: cutToWidth(title, TITLE_TYPE, TITLE_WIDTH),
+  description: cutToWidth(description, DESCRIPTION_TYPE, DESCRIPTION_WIDTH),
 });
 
 /** What is wrong with a picture for shares, in a sentence; null where nothing is. `pictureFault(1200, 630)` is null. */

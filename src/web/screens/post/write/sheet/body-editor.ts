@@ -17,6 +17,7 @@ import { extensions } from './extensions.ts';
 import { type Ask, insertMenu } from './insert-menu.tsx';
 import { notesPlugin } from './notes-plugin.ts';
 import { pasteHandlers } from './paste.ts';
+import { pastedTitles } from './pasted-titles.ts';
 
 /** Blocks from which the browser lays out only what is in sight. */
 const LONG_DRAFT_BLOCKS = 250;
@@ -92,6 +93,12 @@ export class BodyEditor implements BodyOwner {
     this.read();
     this.editor.registerPlugin(notesPlugin());
     this.editor.registerPlugin(search());
+    this.editor.registerPlugin(
+      pastedTitles(
+        () => session.document.fields.title,
+        (title) => session.setFields({ title }),
+      ),
+    );
     session.lend(this);
   }
 

@@ -18,6 +18,7 @@ import { offerUndo, type TakeBack } from '../../../../state/undo.ts';
 import { insertPictures } from '../pictures/insert-pictures.ts';
 import { belowSelectedBlock } from '../pictures/place-pictures.ts';
 import { isLong, PasteAccount } from './paste-account.tsx';
+import { TITLE_PASTED } from './pasted-titles.ts';
 
 /** What the editor itself never puts on the clipboard. */
 const FORGED =
@@ -112,7 +113,7 @@ function pasteDraft(
   const content = view.state.schema.nodeFromJSON(writeEditor(draft, nextId)).content;
   const [only] = draft.blocks;
   const inline = draft.blocks.length === 1 && only.kind === 'paragraph' && only.path.length === 0;
-  const { tr } = view.state;
+  const { tr, doc: before } = view.state;
   if (draft.blocks.length) {
     const slice = inline
       ? new Slice(Fragment.from(content.firstChild!.content), 0, 0)
@@ -130,7 +131,10 @@ function pasteDraft(
   // A step of its own: one undo takes it back and nothing that was typed before.
   const takeBack = session.tracked(() => {
     view.dispatch(closeHistory(tr.scrollIntoView().setMeta('paste', true)));
-    if (title !== null) session.setFields({ title });
+    if (title === null) return;
+    session.setFields({ title });
+    // The editor's own steps back and forth take the title along.
+    view.dispatch(view.state.tr.setMeta(TITLE_PASTED, { title, before, after: view.state.doc }));
   });
   const cleaned = [...account, ...mended, ...tidied];
   if (cleaned.length) tellAccount(cleaned, takeBack);
