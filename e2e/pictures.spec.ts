@@ -179,10 +179,15 @@ test('a picture, and markup that is kept as it is, come through the clipboard wi
 });
 
 test('a forged block on the clipboard runs nothing and brings nothing but its words', async ({ page }) => {
-  const forged = (block: object) =>
-    `<div data-pm-slice="0 0 []"><figure data-block="${encodeURIComponent(JSON.stringify(block))}"></figure></div><p>Words.</p>`;
+  const forged = (block: object, type = 'figure') =>
+    `<div data-pm-slice="0 0 []"><figure data-block="${encodeURIComponent(JSON.stringify(block))}" data-block-type="${type}"></figure></div><p>Words.</p>`;
   await paste(page, forged({ src: 'javascript:alert(1)', alt: 'x', caption: 'Caption' }));
   await paste(page, forged({ src: 'media/a.png', link: 'javascript:alert(1)', width: 'NaN', alt: { a: 1 } }));
+  await paste(page, forged({ href: 'javascript:alert(1)', kind: 'video', title: 'T' }, 'embed'));
+  await paste(
+    page,
+    forged({ href: 'https://a.example/b.mp4', transcript: 'javascript:alert(1)', kind: 'x' }, 'embed'),
+  );
   await expect(draft(page)).toContainText('Words.');
   // Ten million columns would hold the page up for good.
   const table = '<table><tr><td colspan="10000000"><p>Wide</p></td><td><p>cell</p></td></tr></table>';

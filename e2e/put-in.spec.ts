@@ -83,6 +83,39 @@ test('the menu asks for an address, and says what it is before it goes in', asyn
   await expect(page.getByText('http://tide.example/talk.mp3').last()).toBeVisible();
 });
 
+test('embeds, the mark for lists, the next step and footnotes come through the clipboard whole', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await openPost(page, TYRE);
+  await newLine(page);
+  await page.keyboard.type('https://clips.example/flat/lever.mp4');
+  await page.keyboard.press('Enter');
+  await draft(page)
+    .getByRole('figure', { name: /^Video/ })
+    .getByLabel('Title')
+    .fill('The lever');
+  await draft(page).getByRole('paragraph').first().click();
+  await page.keyboard.press('End');
+  await page.keyboard.press('Control+Alt+f');
+  await page.keyboard.type('Asked of every rider.');
+  await page.keyboard.press('Control+k');
+  const actions = page.getByRole('dialog', { name: 'Actions' });
+  await actions.getByRole('combobox').fill('mark where lists stop');
+  await page.keyboard.press('Enter');
+  await expect(actions).toBeHidden();
+  const before = await exported(page, 'HTML');
+  await draft(page).getByRole('paragraph').first().click();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('Control+x');
+  await expect(draft(page).getByRole('figure')).toHaveCount(0);
+  await page.keyboard.press('Control+v');
+  await expect(draft(page).getByRole('figure', { name: 'Video: The lever' })).toBeVisible();
+  const body = (html: string) => /<article>.*<\/article>/s.exec(html)?.[0];
+  expect(body(await exported(page, 'HTML'))).toBe(body(before));
+});
+
 test('pasted code of a frame becomes an embed', async ({ page, context }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   await openPost(page, TYRE);

@@ -6,6 +6,7 @@ import {
   type Embed,
   type Mark,
   type NextId,
+  NOTE_SIGN,
   PICTURE_SIDES,
   PICTURES_ACROSS,
   type Picture,
@@ -15,7 +16,6 @@ import {
 } from './draft.ts';
 import { framedAddress } from './embed-address.ts';
 import { attribute, classNames, findElement, textOf } from './hast-reading.ts';
-import { NOTE_SIGN } from './note-ref.ts';
 import { safeHref, safeSrc } from './sanitise.ts';
 
 type OpenMark = Omit<Mark, 'start' | 'end'>;

@@ -1,5 +1,3 @@
-import { isNoteRef } from './note-ref.ts';
-
 /** What a run of text carries besides its characters. Offsets are UTF-16 code units of the block's text. */
 export interface Mark {
   type: 'bold' | 'italic' | 'underline' | 'strike' | 'code' | 'superscript' | 'subscript' | 'link';
@@ -122,6 +120,20 @@ export function countingIds(prefix = 'b'): NextId {
 /** True for blocks whose text a reader reads as words of the body. */
 export const isRead = (block: Block): boolean =>
   block.kind === 'paragraph' || block.kind === 'heading' || (block.kind === 'image' && block.text !== '');
+
+/** What a reference to a footnote begins with; the id of the first block of the note's item follows. */
+const TO_NOTE = '#fn-';
+/** The character that stands in the text for a reference: no letter, and no part of a word. */
+export const NOTE_SIGN = '†';
+
+/** The address of a reference to the note whose item begins with a block. */
+export const noteRef = (blockId: string): string => `${TO_NOTE}${blockId}`;
+
+/** Whether an address is a reference to a footnote. */
+export const isNoteRef = (href: string): boolean => href.startsWith(TO_NOTE);
+
+/** The id of the block with which the note of a reference begins. */
+export const noteOf = (href: string): string => href.slice(TO_NOTE.length);
 
 /** The links of a block in order; neighbouring runs of one address are one link. References to footnotes are none. */
 export function linksOf(block: Block): { start: number; end: number; href: string; text: string }[] {

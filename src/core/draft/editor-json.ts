@@ -4,8 +4,10 @@ import {
   type Draft,
   EMBED_KINDS,
   type Embed,
+  isNoteRef,
   type Mark,
   type NextId,
+  NOTE_SIGN,
   PICTURE_SIDES,
   PICTURES_ACROSS,
   type Picture,
@@ -13,7 +15,6 @@ import {
   tidyMarks,
 } from './draft.ts';
 import { type Nested, nest, runsOf } from './nest.ts';
-import { isNoteRef, NOTE_SIGN } from './note-ref.ts';
 import { cellSpan, listStart, pictureWidth } from './shape-numbers.ts';
 
 /** The editor's document as JSON: ProseMirror nodes with the names of this product's schema. */

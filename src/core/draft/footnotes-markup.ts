@@ -1,8 +1,7 @@
 import type { Element, Root } from 'hast';
-import type { Block } from './draft.ts';
+import { type Block, isNoteRef, noteOf, noteRef } from './draft.ts';
 import { elementsIn } from './hast-changing.ts';
 import { attribute, classNames } from './hast-reading.ts';
-import { isNoteRef, noteOf, noteRef } from './note-ref.ts';
 
 /** Ids of items that hold footnotes, as converters of documents write them. */
 const NOTE_ID = /^(?:user-content-)?(?:fn|footnote|endnote)[-_:]?\w{1,40}$/i;

@@ -1,5 +1,4 @@
-import type { Block, Container, Draft } from './draft.ts';
-import { isNoteRef, noteOf } from './note-ref.ts';
+import { type Block, type Container, type Draft, isNoteRef, noteOf } from './draft.ts';
 
 /** The footnotes of a draft. */
 export interface Footnotes {

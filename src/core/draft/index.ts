@@ -25,10 +25,14 @@ export {
   type Embed,
   type EmbedKind,
   emptyDraft,
+  isNoteRef,
   isRead,
   linksOf,
   type Mark,
   type NextId,
+  NOTE_SIGN,
+  noteOf,
+  noteRef,
   PICTURES_ACROSS,
   type Picture,
   type PictureSide,
@@ -52,10 +56,10 @@ export {
   embedAddress,
   embedKindInWords,
 } from './embed-address.ts';
-export { type FaqEntry, faqEntries, isFaqHeading } from './faq.ts';
+export { type FaqEntry, faqData, faqEntries, isFaqHeading } from './faq.ts';
 export { type Footnotes, footnotesOf } from './footnotes.ts';
 export { instantOf, lastSegment } from './head-fields.ts';
-export { isNoteRef, NOTE_SIGN, noteOf, noteRef } from './note-ref.ts';
+export { parsePiece } from './parse-html.ts';
 export { type CleanedPaste, cleanPaste } from './paste.ts';
 export { draftWithPicturesMoved, fieldsWithPicturesMoved, pictureAddresses } from './picture-addresses.ts';
 export {

@@ -1,11 +1,10 @@
 import type { IImageOptions, IParagraphOptions, ParagraphChild } from 'docx';
 import { imageSize } from 'image-size';
 import { DIVIDER, HEADER_CELL, INLINE_CODE, NEXT_STEPS } from './docx-styles.ts';
-import type { Block, Draft } from './draft.ts';
+import { type Block, type Draft, isNoteRef } from './draft.ts';
 import { embedKindInWords } from './embed-address.ts';
 import { type Footnotes, footnotesOf, noteNumber } from './footnotes.ts';
 import { type Nested, nest, runsOf } from './nest.ts';
-import { isNoteRef } from './note-ref.ts';
 import type { PostDocument } from './post-fields.ts';
 
 type Docx = typeof import('docx');

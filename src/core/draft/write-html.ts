@@ -1,11 +1,10 @@
 import type { Element, ElementContent, Root } from 'hast';
 import { toHtml } from 'hast-util-to-html';
-import type { Block, Draft, Mark } from './draft.ts';
+import { type Block, type Draft, isNoteRef, type Mark } from './draft.ts';
 import { faqData, faqEntries } from './faq.ts';
 import { type Footnotes, footnotesOf, noteNumber } from './footnotes.ts';
 import { EMBED, FEATURED, NEXT_STEP, OWN_META } from './head-fields.ts';
 import { type Inline, inlineTree, type Nested, nest, type PictureRow, withPictureRows } from './nest.ts';
-import { isNoteRef } from './note-ref.ts';
 import { parsePiece } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
 import { shareOf } from './share.ts';

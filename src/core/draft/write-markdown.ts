@@ -2,11 +2,10 @@ import { toHtml } from 'hast-util-to-html';
 import type { BlockContent, PhrasingContent, Root, RootContent } from 'mdast';
 import { gfmToMarkdown } from 'mdast-util-gfm';
 import { toMarkdown } from 'mdast-util-to-markdown';
-import type { Block, Draft, Mark } from './draft.ts';
+import { type Block, type Draft, isNoteRef, type Mark } from './draft.ts';
 import { noteNumber } from './footnotes.ts';
 import { writeFrontMatter } from './front-matter.ts';
 import { type Inline, inlineTree, type Nested, nest, withPictureRows } from './nest.ts';
-import { isNoteRef } from './note-ref.ts';
 import type { PostDocument } from './post-fields.ts';
 import {
   hastOf,

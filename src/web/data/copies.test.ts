@@ -13,7 +13,8 @@ import { writePerformanceRows } from './performance-chunks.ts';
 import { keepPicture } from './picture-store.ts';
 import { addPost, setDeleted } from './posts.ts';
 import { addPages, ensureSite } from './sites.ts';
-import { addStudy, pageRowOf } from './studies.ts';
+import { addStudy } from './studies.ts';
+import { pageRowOf } from './study-pages.ts';
 import { setTick } from './ticks.ts';
 import { keepVersion } from './versions.ts';
 

@@ -13,7 +13,8 @@ import { keepPicture } from './picture-store.ts';
 import { addPost, loadPost, postsOf, StaleWrite, savePost, setDeleted } from './posts.ts';
 import { takeReplacedBack } from './replaced-rows.ts';
 import { changeHouse, changeSite, currentSite, ensureSite, siteRow } from './sites.ts';
-import { addStudy, pageRowOf } from './studies.ts';
+import { addStudy } from './studies.ts';
+import { pageRowOf } from './study-pages.ts';
 import { setTick, ticksOf } from './ticks.ts';
 import { keepVersion, versionsOf } from './versions.ts';
 

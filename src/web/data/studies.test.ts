@@ -1,17 +1,8 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { database, openDatabase } from './database.ts';
-import {
-  addStudy,
-  changeStudy,
-  goBy,
-  pageContents,
-  pageRowOf,
-  removeStudy,
-  studiesOf,
-  studyFactsOf,
-  studyOfPost,
-} from './studies.ts';
+import { addStudy, changeStudy, goBy, removeStudy, studiesOf, studyFactsOf, studyOfPost } from './studies.ts';
+import { pageContents, pageRowOf } from './study-pages.ts';
 import type { StudyRow } from './study-rows.ts';
 
 openDatabase('studies');

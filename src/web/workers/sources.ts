@@ -10,7 +10,8 @@ import { comparablePath, linkKind } from '../../core/listing/index.ts';
 import { bareQuotes, OwnText } from '../../core/writing/index.ts';
 import { database } from '../data/database.ts';
 import { finishedBody, postsOf } from '../data/posts.ts';
-import { pageContents, studyOfPost } from '../data/studies.ts';
+import { studyOfPost } from '../data/studies.ts';
+import { pageContents } from '../data/study-pages.ts';
 import { stillWanted } from './called-off.ts';
 import { surroundings } from './draft-surroundings.ts';
 

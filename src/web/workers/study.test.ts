@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { database, openDatabase } from '../data/database.ts';
-import { addStudy, changeStudy, pageRowOf } from '../data/studies.ts';
+import { addStudy, changeStudy } from '../data/studies.ts';
+import { pageRowOf } from '../data/study-pages.ts';
 import type { StudyRow } from '../data/study-rows.ts';
 import { type PlanWish, plans } from './plan.ts';
 import { studies } from './study.ts';

@@ -22,7 +22,8 @@ import {
   termExamples,
 } from '../../core/study/index.ts';
 import { database, openDatabase } from '../data/database.ts';
-import { changeStudy, pageContents } from '../data/studies.ts';
+import { changeStudy } from '../data/studies.ts';
+import { pageContents } from '../data/study-pages.ts';
 import type { StudyPageRef, StudyRow } from '../data/study-rows.ts';
 import { callOff, stillWanted } from './called-off.ts';
 

@@ -1,6 +1,7 @@
 import type { BroughtPage } from '../../../../core/formats/index.ts';
 import { database } from '../../../data/database.ts';
-import { addStudy, changeStudy, pageRowOf } from '../../../data/studies.ts';
+import { addStudy, changeStudy } from '../../../data/studies.ts';
+import { pageRowOf } from '../../../data/study-pages.ts';
 import type { StudyPageRef, StudyPageRow, StudyRow } from '../../../data/study-rows.ts';
 import { market } from '../../../services/market.ts';
 

@@ -3,6 +3,8 @@ import { blockOfLeaf, cleanDraft, type EditorNode, writeEditor } from '../../../
 
 /** Under which a block that markup cannot say in full lies on the clipboard, beside what other programs understand. */
 const WHOLE = 'data-block';
+/** Which kind of block it is: several are shown by one element. */
+const TYPE = 'data-block-type';
 
 /** Attributes of a block with nothing in them that could run; null where they make no block. */
 function cleaned(type: string, attrs: Record<string, unknown>): Record<string, unknown> | null {
@@ -14,14 +16,14 @@ function cleaned(type: string, attrs: Record<string, unknown>): Record<string, u
 /** Markup of a block for the clipboard: all of it for this editor, and what other programs can show of it. */
 export const wholeBlock = (node: ProseNode, tag: string, ...shown: DOMOutputSpec[]): DOMOutputSpec => [
   tag,
-  { [WHOLE]: encodeURIComponent(JSON.stringify(node.attrs)) },
+  { [WHOLE]: encodeURIComponent(JSON.stringify(node.attrs)), [TYPE]: node.type.name },
   ...shown,
 ];
 
 /** How a block of a type comes back from the clipboard, with everything that it had. */
 export const fromClipboard = (type: EditorNode['type'], tag: string) => [
   {
-    tag: `${tag}[${WHOLE}]`,
+    tag: `${tag}[${WHOLE}][${TYPE}="${type}"]`,
     getAttrs: (element: HTMLElement) => {
       try {
         const attrs: unknown = JSON.parse(decodeURIComponent(element.getAttribute(WHOLE) ?? ''));

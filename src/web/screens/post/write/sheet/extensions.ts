@@ -20,7 +20,19 @@ const BLOCKS = ['paragraph', 'heading', 'codeBlock', 'horizontalRule', 'figure',
 const BlockIds = Extension.create({
   name: 'blockIds',
   addGlobalAttributes: () => [
-    { types: BLOCKS, attributes: { blockId: { default: null, rendered: false, keepOnSplit: false } } },
+    {
+      types: BLOCKS,
+      attributes: {
+        blockId: {
+          default: null,
+          keepOnSplit: false,
+          // Through the clipboard too: what is cut and put in elsewhere is the same block, and a footnote's number leads to it.
+          parseHTML: (element) =>
+            /^[\w-]{1,80}$/.exec(element.getAttribute('data-block-id') ?? '')?.[0] ?? null,
+          renderHTML: ({ blockId }) => (blockId ? { 'data-block-id': blockId } : {}),
+        },
+      },
+    },
   ],
   addProseMirrorPlugins: () => [
     new Plugin({
@@ -139,6 +151,8 @@ const NoteRef = Node.create({
   parseHTML: () => [
     {
       tag: 'sup[data-note-ref]',
+      // Before superscript words.
+      priority: 60,
       getAttrs: (element: HTMLElement) => {
         const href = element.getAttribute('data-note-ref') ?? '';
         return /^#fn-[\w-]{1,80}$/.test(href) ? { href } : false;
