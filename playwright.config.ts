@@ -45,6 +45,7 @@ export default defineConfig({
       PORT: String(port),
       // A server that a test plays, as if it were a host of the network.
       ALLOW_HOSTS: `127.0.0.1:${port + 1}`,
+      BLOG_PORT: String(port + 2),
       DATA_DIR: mkdtempSync(join(tmpdir(), 'dune-sparrow-data-')),
     },
     reuseExistingServer: false,

@@ -5,6 +5,7 @@ import { performance } from 'node:perf_hooks';
 import Papa from 'papaparse';
 import model from 'wink-eng-lite-web-model';
 import winkNLP from 'wink-nlp';
+import { blogEntry, emptyBlog, entryProperties, postPage } from '../src/core/blog/index.ts';
 import { DraftReadings, defaultProfile, type StudyFacts } from '../src/core/criteria/index.ts';
 import { type Draft, emptyFields, type PostDocument, readMarkdown } from '../src/core/draft/index.ts';
 import { Vocabulary, WordBases } from '../src/core/language/index.ts';
@@ -366,6 +367,30 @@ const rows: Record<string, () => Figure | Promise<Figure>> = {
     unit: 'of one decoding and encoding',
     bar: 2,
   }),
+  'publish-page': () => {
+    const site = { ...emptyBlog('http://blog.example'), name: 'A blog' };
+    const row = entryProperties('p', {
+      fields: { ...fields, slug: 'packing-list', excerpt: 'What to take.', date: '2026-05-01T08:00:00Z' },
+      draft: readMarkdown(proseOf(2000, 13)).draft,
+    });
+    const entry = blogEntry(row, 'packing-list');
+    const around = { pixels: new Map(), related: [], authorPath: () => '/' };
+    const own = median(
+      () => {
+        kept += postPage(site, entry, around).length;
+      },
+      101,
+      50,
+    );
+    const floor = median(
+      () => {
+        kept += JSON.stringify(row).length;
+      },
+      101,
+      50,
+    );
+    return { value: own / floor, unit: 'of one JSON.stringify of its row', bar: 40 };
+  },
   'cli-start': () => ({ value: startOfCommandLine(), unit: 'of a start of Node', bar: 4 }),
 };
 

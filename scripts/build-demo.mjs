@@ -6,11 +6,14 @@ import { root } from './prepare.mjs';
 
 register();
 const { buildWorld } = await import('../src/server/market/world-data.ts');
-const { demoBundle } = await import('../src/demo/bundle.ts');
+const { blogSeed, demoBundle } = await import('../src/demo/bundle.ts');
 const source = join(root, 'src', 'demo');
 const target = join(root, 'dist', 'demo');
 mkdirSync(target, { recursive: true });
-writeFileSync(join(target, 'scenario.json'), JSON.stringify(demoBundle(source)));
+const bundle = demoBundle(source);
+writeFileSync(join(target, 'scenario.json'), JSON.stringify(bundle));
+// What has been published already stands on the blog when it begins.
+writeFileSync(join(root, 'dist', 'blog.json'), JSON.stringify(blogSeed(source, bundle)));
 cpSync(join(source, 'media'), join(target, 'media'), { recursive: true });
 const world = buildWorld(join(root, 'src', 'server', 'market', 'world'));
 writeFileSync(join(root, 'dist', 'market.json'), JSON.stringify(world));

@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import type { BlogSeed } from '../core/blog/index.ts';
 import { countingIds, readMarkdown } from '../core/draft/index.ts';
 import { pictureSize, readSiteFile } from '../core/formats/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
@@ -112,5 +113,24 @@ export function demoBundle(folder: string): DemoBundle {
     lists: readLists(folder),
     ideas: readIdeas(folder),
     performance: readExport(folder),
+  };
+}
+
+/** What the demo's blog begins with: its published posts, in the categories that it has. */
+export function blogSeed(folder: string, { site, posts }: DemoBundle): BlogSeed {
+  const { description, categories } = JSON.parse(readFileSync(join(folder, 'blog.json'), 'utf8')) as Pick<
+    BlogSeed,
+    'description' | 'categories'
+  >;
+  return {
+    name: site.name,
+    language: site.language,
+    addressPattern: site.addressPattern,
+    titlePattern: site.titlePattern,
+    description,
+    categories,
+    posts: posts.flatMap(({ row, draft }) =>
+      row.fields.status === 'published' ? [{ uid: row.id, document: { fields: row.fields, draft } }] : [],
+    ),
   };
 }

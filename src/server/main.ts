@@ -3,6 +3,7 @@ import { createServer, type RequestListener, type Server } from 'node:http';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
+import { openBlog } from './blog/blog-server.ts';
 import { allowedHosts } from './fetch/allowed-hosts.ts';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
@@ -29,6 +30,51 @@ export const httpServer = (app: RequestListener, within = ARRIVED_WITHIN): Serve
     app,
   );
 
+/** Starts the blog stand-in beside the application and prints where it stands; without it the application goes on. */
+function startBlog({
+  demo,
+  host,
+  shown,
+  port,
+  hosts,
+}: {
+  demo: boolean;
+  host: string;
+  shown: string;
+  port: number;
+  hosts: readonly string[];
+}): void {
+  if (port > 65_535) {
+    console.error('There is no port above for the blog: set BLOG_PORT to a number from 0 to 65535.');
+    return;
+  }
+  // Addresses in its pages name the port, which is known only when it listens.
+  let app: RequestListener | null = null;
+  const server = httpServer((request, response) => {
+    if (app) app(request, response);
+    else response.writeHead(503).end();
+  });
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    console.error(
+      `The blog cannot be shown on port ${port} (${error.code}). Stop what uses it, or set BLOG_PORT to another number.`,
+    );
+  });
+  server.listen(port, host, () => {
+    const found = server.address();
+    const actual = typeof found === 'object' && found ? found.port : port;
+    const address = `http://${shown}:${actual}`;
+    app = openBlog(join(dataFolder(demo), 'blog'), address, demo ? `${root}dist` : null, hosts).app;
+    console.log(`The blog stands at ${address}/`);
+  });
+  stopping.push(() => {
+    server.close();
+    server.closeAllConnections();
+  });
+}
+
+/** What is stopped beside the application. */
+const stopping: (() => void)[] = [];
+
 /** Starts the server and prints where it is; ends with 0 on SIGINT and SIGTERM, with 1 and a sentence where it cannot listen. */
 export function startServer({ demo }: { demo: boolean }): void {
   const { version } = JSON.parse(readFileSync(`${root}package.json`, 'utf8')) as { version: string };
@@ -40,6 +86,15 @@ export function startServer({ demo }: { demo: boolean }): void {
     console.error(`PORT is "${portText}"; set it to a number from 0 to 65535.`);
     process.exit(1);
   }
+  const blogText = process.env['BLOG_PORT']?.trim() ?? '';
+  const blogPort = blogText === '' ? null : portOf(blogText);
+  if (blogText !== '' && blogPort === null) {
+    console.error(`BLOG_PORT is "${blogText}"; set it to a number from 0 to 65535.`);
+    process.exit(1);
+  }
+  const hosts = [host, ...(process.env['HOST_NAMES'] ?? '').split(',')]
+    .map((name) => name.trim())
+    .filter(Boolean);
   const server = httpServer(
     createApp({
       web: `${root}dist/web`,
@@ -48,9 +103,7 @@ export function startServer({ demo }: { demo: boolean }): void {
       version,
       copies: join(dataFolder(demo), 'copies'),
       outward: { allowed: allowedHosts(process.env['ALLOW_HOSTS'] ?? '') },
-      hosts: [host, ...(process.env['HOST_NAMES'] ?? '').split(',')]
-        .map((name) => name.trim())
-        .filter(Boolean),
+      hosts,
     }),
   );
   server.on('error', (error: NodeJS.ErrnoException) => {
@@ -69,8 +122,10 @@ export function startServer({ demo }: { demo: boolean }): void {
     const actual = typeof address === 'object' && address ? address.port : port;
     const shown = host.includes(':') ? `[${host}]` : host;
     console.log(`Dune Sparrow is ready at http://${shown}:${actual}/`);
+    startBlog({ demo, host, shown, port: blogPort ?? actual + 1, hosts });
   });
   const stop = () => {
+    for (const end of stopping) end();
     server.close(() => process.exit(0));
     server.closeAllConnections();
     setTimeout(() => process.exit(0), 1000).unref();

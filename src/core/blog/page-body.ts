@@ -1,0 +1,36 @@
+import type { Element, Root } from 'hast';
+import { toHtml } from 'hast-util-to-html';
+import { type Draft, parsePiece, writeHtml } from '../draft/index.ts';
+import type { PicturePixels } from './blog.ts';
+
+/** A picture is as high as its file says, for the width that it is shown at, and comes when it is near. */
+function sized(img: Element, pixels: PicturePixels): void {
+  const size = pixels.get(String(img.properties['src'] ?? ''));
+  const shown = Number(img.properties['width']);
+  if (size) {
+    const width = shown > 0 ? shown : size.width;
+    img.properties['width'] = width;
+    img.properties['height'] = Math.round((width * size.height) / size.width);
+  }
+  img.properties['alt'] ??= '';
+  img.properties['loading'] = 'lazy';
+}
+
+/**
+ * The text of a post as its page shows it: pictures with their pixels, so that nothing jumps as they come; styles stand in the style
+ * sheet alone; the title is the one heading of level 1, so that others step down.
+ */
+export function pageBody(draft: Draft, pixels: PicturePixels): string {
+  const tree = parsePiece(writeHtml(draft));
+  const walk = (node: Root | Element): void => {
+    for (const child of node.children) {
+      if (child.type !== 'element') continue;
+      delete child.properties['style'];
+      if (child.tagName === 'h1') child.tagName = 'h2';
+      if (child.tagName === 'img') sized(child, pixels);
+      walk(child);
+    }
+  };
+  walk(tree);
+  return toHtml(tree);
+}

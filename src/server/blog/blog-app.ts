@@ -1,0 +1,153 @@
+import { join } from 'node:path';
+import express, { type Express, type Response } from 'express';
+import helmet from 'helmet';
+import {
+  BLOG_STYLE,
+  entriesOfCategory,
+  entryPath,
+  foundEntries,
+  gonePage,
+  listPage,
+  listPart,
+  notFoundPage,
+  postPage,
+  searchPage,
+} from '../../core/blog/index.ts';
+import { slugOf } from '../../core/listing/index.ts';
+import { hostCheck } from '../host-check.ts';
+import type { BlogStore } from './blog-store.ts';
+import { feedOf, jsonFeedOf } from './feeds.ts';
+import { micropubRoutes } from './micropub-routes.ts';
+import { sitemapOf } from './sitemap-of.ts';
+
+/** Pages may show what comes from here, and run nothing. */
+const POLICY = {
+  defaultSrc: ["'none'"],
+  styleSrc: ["'self'"],
+  imgSrc: ["'self'", 'data:'],
+  formAction: ["'self'"],
+  baseUri: ["'none'"],
+  frameAncestors: ["'none'"],
+};
+
+const authorPath = (author: string): string => `/author/${slugOf(author) || 'somebody'}/`;
+
+const html = (response: Response, page: string, status = 200) =>
+  response.status(status).type('html').setHeader('cache-control', 'no-cache').send(page);
+
+/** The blog that readers see, and the endpoint by which posts come to it. */
+export function createBlog(store: BlogStore, hosts: readonly string[] = []): Express {
+  const { site } = store;
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: { useDefaults: false, directives: POLICY },
+      strictTransportSecurity: false,
+      frameguard: { action: 'deny' },
+    }),
+  );
+  app.use(hostCheck(hosts));
+  app.use(micropubRoutes(store));
+  app.use(
+    '/media',
+    express.static(join(store.folder, 'media'), {
+      immutable: true,
+      maxAge: '1y',
+      index: false,
+      dotfiles: 'ignore',
+    }),
+  );
+  app.get('/style.css', (_request, response) => {
+    response.type('css').setHeader('cache-control', 'no-cache').send(BLOG_STYLE);
+  });
+
+  const list = (
+    response: Response,
+    base: string,
+    title: string,
+    description: string,
+    given: string | undefined,
+    of = store.entries(),
+  ) => {
+    const part = listPart(of, given === undefined ? 1 : Number(given), site.perPage);
+    if (!part || given === '1') return html(response, notFoundPage(site), 404);
+    if (base === '/') response.setHeader('link', `<${site.address}/micropub>; rel="micropub"`);
+    return html(response, listPage(site, { base, title, description }, part, store.pixels));
+  };
+  app.get(['/', '/page/:page'], ({ params }, response) => {
+    list(response, '/', '', site.description, (params as Record<string, string | undefined>)['page']);
+  });
+  app.get(
+    [
+      '/category/:slug',
+      '/category/:slug/page/:page',
+      '/category/:parent/:slug',
+      '/category/:parent/:slug/page/:page',
+    ],
+    ({ params }, response, next) => {
+      const { slug, parent, page } = params as Record<string, string | undefined>;
+      const category = site.categories.find((one) => one.slug === slug && one.parent === (parent ?? ''));
+      if (!category) return next();
+      const base = `/category/${parent ? `${parent}/` : ''}${category.slug}/`;
+      return list(
+        response,
+        base,
+        category.name,
+        category.description,
+        page,
+        entriesOfCategory(store.entries(), category, site.categories),
+      );
+    },
+  );
+  app.get(['/author/:author', '/author/:author/page/:page'], ({ params }, response, next) => {
+    const { author, page } = params as Record<string, string | undefined>;
+    const own = store.entries().filter((entry) => authorPath(entry.author) === `/author/${author}/`);
+    if (own.length === 0) return next();
+    return list(response, `/author/${author}/`, own[0].author, `What ${own[0].author} wrote.`, page, own);
+  });
+  app.get('/rss.xml', (_request, response) => {
+    response.type('application/rss+xml').send(feedOf(site, store.entries()).rss);
+  });
+  app.get('/atom.xml', (_request, response) => {
+    response.type('application/atom+xml').send(feedOf(site, store.entries()).atom);
+  });
+  app.get('/feed.json', (_request, response) => {
+    response.type('application/feed+json').send(JSON.stringify(jsonFeedOf(site, store.entries())));
+  });
+  app.get('/sitemap.xml', async (_request, response) => {
+    response.type('application/xml').send(await sitemapOf(site, store.entries()));
+  });
+  app.get('/robots.txt', (_request, response) => {
+    response
+      .type('text')
+      .send(
+        `User-agent: *\nDisallow: /search\nDisallow: /micropub\n\nSitemap: ${site.address}/sitemap.xml\n`,
+      );
+  });
+  app.get('/search', ({ query }, response) => {
+    const asked = typeof query['q'] === 'string' ? query['q'].slice(0, 200) : '';
+    html(response, searchPage(site, asked, foundEntries(store.entries(), asked)));
+  });
+  app.get('/{*path}', ({ path, originalUrl }, response) => {
+    const found = store.at(path);
+    if (found === null) html(response, notFoundPage(site), 404);
+    else if (found === 'gone') html(response, gonePage(site), 410);
+    else if ('to' in found) response.redirect(301, found.to);
+    else {
+      const own = entryPath(site, found.entry);
+      // One post, one address: written in another way it leads there.
+      if (path !== own) response.redirect(301, `${own}${/\?.*/.exec(originalUrl)?.[0] ?? ''}`);
+      else
+        html(
+          response,
+          postPage(site, found.entry, {
+            pixels: store.pixels,
+            related: store.relatedTo(found.entry.uid),
+            authorPath,
+          }),
+        );
+    }
+  });
+  return app;
+}
