@@ -98,6 +98,26 @@ describe('footnotes', () => {
       '<p>Tides.<a href="#fn1" class="footnote-ref" id="fnref1" role="doc-noteref"><sup>1</sup></a></p><section class="footnotes" role="doc-endnotes"><hr><ol><li id="fn1"><p>Twice.<a href="#fnref1" class="footnote-back" role="doc-backlink">↩︎</a></p></li></ol></section>',
     ],
     [
+      'documentation',
+      '<p>Tides.<a class="footnote-reference brackets" href="#id16" id="id1">1</a></p><aside class="footnote-list brackets"><aside class="footnote brackets" id="id16" role="note"><span class="label"><span class="fn-bracket">[</span><a role="doc-backlink" href="#id1">1</a><span class="fn-bracket">]</span></span><p>Twice.</p></aside></aside>',
+    ],
+    [
+      'older documentation',
+      '<p>Tides.<a class="footnote-reference brackets" href="#id16" id="id1">1</a></p><dl class="footnote brackets"><dt class="label" id="id16"><span class="brackets"><a class="fn-backref" href="#id1">1</a></span></dt><dd><p>Twice.</p></dd></dl>',
+    ],
+    [
+      'a book',
+      '<p>Tides.<a href="#ftn.x1" class="footnote" name="x1"><sup class="footnote">[1]</sup></a></p><div class="footnotes"><br><hr><div id="ftn.x1" class="footnote"><p><a href="#x1" class="para"><sup class="para">[1] </sup></a>Twice.</p></div></div>',
+    ],
+    [
+      'a word processor’s clipboard',
+      '<p>Tides.<a href="#_ftn1" name="_ftnref1"><span style="font-size:9pt">[1]</span></a></p><div style="mso-element:footnote-list"><hr><div style="mso-element:footnote" id="ftn1"><p><a href="#_ftnref1" name="_ftn1"><span>[1]</span></a> Twice.</p></div></div>',
+    ],
+    [
+      'an editor in a page',
+      '<p>Tides.<sup><a href="#ftnt1" id="ftnt_ref1">[1]</a></sup></p><div><p><a href="#ftnt_ref1" id="ftnt1">[1]</a><span> Twice.</span></p></div>',
+    ],
+    [
       'a word processor',
       '<p>Tides.<sup><a href="#footnote-1" id="footnote-ref-1">[1]</a></sup></p><ol><li id="footnote-1"><p>Twice. <a href="#footnote-ref-1">↑</a></p></li></ol>',
     ],

@@ -3,7 +3,7 @@ import { sanitize } from 'hast-util-sanitize';
 import { toHtml } from 'hast-util-to-html';
 import { BlockCollector } from './block-collector.ts';
 import { countingIds, type Draft, type NextId, noteRef } from './draft.ts';
-import { leadingToNotes, noteIdsIn } from './footnotes-markup.ts';
+import { leadingToNotes, listFootnotes, noteIdsIn } from './footnotes-markup.ts';
 import { attribute, childElements, classNames, findElement, textOf } from './hast-reading.ts';
 import { collapse, EMBED, FEATURED, headFields, NEXT_STEP } from './head-fields.ts';
 import { parsePage } from './parse-html.ts';
@@ -49,6 +49,7 @@ export function readHtml(html: string, nextId: NextId = countingIds()): PostDocu
 /** The document of a parsed page or fragment. */
 export function documentFromTree(tree: Root, nextId: NextId): PostDocument {
   const fields = headFields(tree);
+  listFootnotes(tree);
   const root = bodyOf(tree);
   const featured = fields.image ? featuredFigure(root, fields.image) : null;
   if (featured) {
