@@ -69,7 +69,7 @@ export class BlogStore {
     related: Map<string, string[]>;
   } | null = null;
   private changes = 0;
-  private readonly pages = new Map<KeptPost, BlogEntry>();
+  private readonly pages = new WeakMap<KeptPost, BlogEntry>();
 
   constructor(
     readonly folder: string,
@@ -194,6 +194,8 @@ export class BlogStore {
 
   private keep(post: KeptPost): KeptPost {
     const next = { ...post, version: post.version + 1 };
+    // What cannot be shown is refused before it is kept: it would take every list along.
+    this.entryOf(next);
     this.posts.put(next);
     this.changes += 1;
     return next;

@@ -1,5 +1,6 @@
 import express, { type NextFunction, type Request, type Response, Router } from 'express';
 import { entryPath, wholeAddress } from '../../core/blog/index.ts';
+import { UnreadableFile } from '../../core/draft/index.ts';
 import type { BlogStore, KeptPost } from './blog-store.ts';
 import { isForm, mayDo } from './may-do.ts';
 import { mediaRoute } from './media-route.ts';
@@ -37,6 +38,10 @@ export function micropubErrors(
 ): void {
   if (error instanceof MicropubError)
     response.status(error.status).json({ error: error.code, error_description: error.message });
+  else if (error instanceof UnreadableFile)
+    response
+      .status(400)
+      .json({ error: 'invalid_request', error_description: `The content ${error.message}` });
   else if ((error as { type?: string }).type === 'entity.too.large')
     response
       .status(413)

@@ -90,6 +90,28 @@ describe('a post is created', () => {
   });
 });
 
+describe('a post that cannot be read', () => {
+  it('is refused in a sentence, and the lists stand as they did', async () => {
+    const { send, get } = blog();
+    await send(entry(RYE));
+    const deep = await send(entry({ ...RYE, uid: 'deep', content: { html: '<div>'.repeat(5000) } }));
+    expect([deep.status, deep.body.error]).toEqual([400, 'invalid_request']);
+    expect(deep.body.error_description).toMatch(/^The content .+\./);
+    const home = await get('/');
+    expect([home.status, home.text.match(/class="h-entry teaser"/g)]).toEqual([
+      200,
+      ['class="h-entry teaser"'],
+    ]);
+  });
+  it.each(['constructor', '__proto__', 'hasOwnProperty'])('has a property called %s', async (name) => {
+    const { send, get } = blog();
+    expect(
+      (await send(JSON.parse(`{"type":["h-entry"],"properties":{"name":["x"],"${name}":["y"]}}`))).status,
+    ).toBe(201);
+    expect((await get('/')).status).toBe(200);
+  });
+});
+
 describe('a post is changed', () => {
   const made = async () => {
     const it = blog();
