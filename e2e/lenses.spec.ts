@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { newPost, openPost, paste } from './steps/writer.ts';
+import { caretAtEndOf, newPost, openPost, paste } from './steps/writer.ts';
 
 const draft = (page: Page) => page.getByRole('textbox', { name: 'Draft' });
 const lens = async (page: Page, name: string) => {
@@ -43,8 +43,7 @@ test('the lens of the sections shows each at a glance, and leads there', async (
   await expect(all.nth(1)).toContainText(/\d+ words · ease \d+/);
   await all.nth(2).getByRole('button').click();
   await expect(draft(page).getByRole('heading', { name: headings[1] })).toBeInViewport();
-  await draft(page).getByRole('heading', { name: headings[1] }).click();
-  await page.keyboard.press('End');
+  await caretAtEndOf(page, draft(page).getByRole('heading', { name: headings[1] }));
   await page.keyboard.press('Enter');
   await page.keyboard.type('About 40 % of riders never look.');
   await expect(all.nth(2)).toContainText('A figure without a source.');

@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
-import { downloaded, goTo, openPost, saved, scoreOf } from './steps/writer.ts';
+import { caretAtEndOf, downloaded, goTo, openPost, saved, scoreOf } from './steps/writer.ts';
 
 const outline = (page: Page): Locator => page.getByRole('list', { name: 'Outline' });
 const headings = (page: Page): Locator => outline(page).getByRole('textbox', { name: /^Heading/ });
@@ -111,8 +111,7 @@ test('from the study to an outline: proposed, combined, gaps merged, questions a
   const draft = page.getByRole('textbox', { name: 'Draft' });
   await expect(draft.getByRole('heading').first()).toBeVisible();
   await expect(page.getByText(/Draft · 0 words/)).toBeVisible();
-  await draft.getByRole('heading', { name: /We mend every pannier ourselves/ }).click();
-  await page.keyboard.press('End');
+  await caretAtEndOf(page, draft.getByRole('heading', { name: /We mend every pannier ourselves/ }));
   await page.keyboard.press('Enter');
   await page.keyboard.type('Every winter we patch some forty bags on the long table.');
   await saved(page);

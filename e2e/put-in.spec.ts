@@ -1,26 +1,13 @@
 import { expect, type Page, test } from '@playwright/test';
 import { demoPicture } from './steps/files.ts';
-import { downloaded, goTo, openPost, saved } from './steps/writer.ts';
+import { caretAtEndOf, downloaded, goTo, openPost, saved } from './steps/writer.ts';
 
 const draft = (page: Page) => page.getByRole('textbox', { name: 'Draft' });
 const TYRE = /How to fix a flat/;
 
 /** A new line at the end of the text, and the caret in it. */
 async function newLine(page: Page) {
-  const body = draft(page);
-  await body.focus();
-  // An editor that was just given the focus sets its own caret a moment later.
-  await expect(async () => {
-    await page.keyboard.press('Control+End');
-    const isAtEnd = await body.evaluate((element) => {
-      const after = document.createRange();
-      after.selectNodeContents(element);
-      const { anchorNode, anchorOffset } = getSelection()!;
-      after.setStart(anchorNode!, anchorOffset);
-      return after.toString() === '';
-    });
-    expect(isAtEnd).toBe(true);
-  }).toPass();
+  await caretAtEndOf(page, draft(page), 'Control+End');
   await page.keyboard.press('Enter');
 }
 

@@ -105,3 +105,24 @@ test('posts changed in another tab arrive in lists, deleted ones are told', asyn
   await page.keyboard.type(' And more.');
   await saved(page);
 });
+
+test('what stands in the text with fields of its own is at rest in the tab that follows', async ({
+  page,
+  context,
+}) => {
+  await openPost(page, /^Your first bike tour/);
+  const second = await context.newPage();
+  await second.goto(page.url());
+  await expect(told(second)).toBeVisible();
+  const caption = (tab: Page) =>
+    draft(tab).getByRole('figure').first().getByRole('textbox', { name: 'Caption' });
+  await expect(caption(second)).toBeDisabled();
+  await expect(caption(page)).toBeEnabled();
+  // Nor does the palette put anything into a text that is written elsewhere.
+  const before = await draft(second).innerText();
+  await second.keyboard.press('Control+k');
+  await second.getByRole('dialog', { name: 'Actions' }).getByRole('combobox').fill('add a footnote');
+  await second.keyboard.press('Enter');
+  await expect(second.getByRole('dialog', { name: 'Actions' })).toBeHidden();
+  expect(await draft(second).innerText()).toBe(before);
+});

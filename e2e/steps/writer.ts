@@ -97,3 +97,29 @@ export async function downloaded(page: Page, press: () => Promise<void>): Promis
   const post = Object.keys(files).find((path) => /^[^/]+\.(?:md|html)$/.test(path));
   return { name, text: post ? strFromU8(files[post]) : '', files: Object.keys(files).sort(), file };
 }
+
+/**
+ * Sets the caret at the end of a place in the text and waits until the editor has it there: just given the focus, it sets its own
+ * caret once more a few frames later, and a key pressed in between would be lost.
+ */
+export async function caretAtEndOf(
+  page: Page,
+  place: Locator,
+  key: 'End' | 'Control+End' = 'End',
+): Promise<void> {
+  if (key === 'End') await place.click();
+  else await place.focus();
+  await expect(async () => {
+    await page.keyboard.press(key);
+    const isThere = await place.evaluate(async (element) => {
+      for (let frame = 0; frame < 4; frame++) await new Promise(requestAnimationFrame);
+      const selection = getSelection();
+      if (!selection?.anchorNode || !element.contains(selection.anchorNode)) return false;
+      const after = document.createRange();
+      after.selectNodeContents(element);
+      after.setStart(selection.anchorNode, selection.anchorOffset);
+      return after.toString() === '';
+    });
+    expect(isThere).toBe(true);
+  }).toPass();
+}

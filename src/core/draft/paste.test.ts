@@ -49,6 +49,26 @@ describe('a messy paste', () => {
     expect(cleanPaste(readHtml('<h2>A</h2><p>b <b>c</b></p>').draft, false).account).toEqual([]));
 });
 
+describe('an address in a paste', () => {
+  const cleaned = (html: string) => cleanPaste(readHtml(html).draft, false);
+  const VIDEO = '<p><a href="https://vimeo.com/123456789">https://vimeo.com/123456789</a></p>';
+  it('on a line of its own becomes an embed, and that is said', () => {
+    const { draft, account } = cleaned(`<p>Look:</p>${VIDEO}<p>And so on.</p>`);
+    expect(draft.blocks.map(({ kind }) => kind)).toEqual(['paragraph', 'embed', 'paragraph']);
+    expect(draft.blocks[1].embed).toEqual({ kind: 'video', href: 'https://vimeo.com/123456789' });
+    expect(account).toEqual(['1 address made an embed']);
+  });
+  it.each([
+    ['alone', VIDEO],
+    ['in a sentence', `<p>See https://vimeo.com/123456789.</p><p>b</p>`],
+    ['in a list', `<ul><li>https://vimeo.com/123456789</li></ul><p>b</p>`],
+    ['of any other page', '<p>https://tide.example/table</p><p>b</p>'],
+    ['under words', '<p><a href="https://vimeo.com/123456789">The film</a></p><p>b</p>'],
+  ])('%s stays what it is', (_name, html) =>
+    expect(cleaned(html).draft.blocks.every(({ kind }) => kind === 'paragraph')).toBe(true),
+  );
+});
+
 describe('Markdown in a plain paste', () => {
   it.each([
     ['## Kit\n\nText', true],

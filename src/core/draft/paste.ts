@@ -1,4 +1,5 @@
 import type { Block, Draft } from './draft.ts';
+import { addressOfLine, embedAddress } from './embed-address.ts';
 
 /** A pasted piece made fit for the draft, and what was done to it. */
 export interface CleanedPaste {
@@ -24,8 +25,16 @@ function isBoldLine(block: Block, next: Block | undefined): boolean {
   );
 }
 
+/** The embed of a paragraph that is nothing but an address which can be embedded; null for all others. */
+function embedOfLine(block: Block): Block | null {
+  if (block.kind !== 'paragraph' || block.path.length > 0) return null;
+  const address = addressOfLine(block.text);
+  const found = address === null ? null : embedAddress(address);
+  return found && { id: block.id, kind: 'embed', path: [], text: '', marks: [], embed: { ...found } };
+}
+
 /**
- * Mends the structure of a pasted piece: bold-only lines become headings, a first level 1 heading becomes the title
+ * Mends the structure of a pasted piece: an address on a line of its own becomes an embed, bold-only lines become headings, a first level 1 heading becomes the title
  * (where `titleIsEmpty`) or a level 2 heading, no heading skips a level.
  */
 export function cleanPaste(draft: Draft, titleIsEmpty: boolean): CleanedPaste {
@@ -41,6 +50,13 @@ export function cleanPaste(draft: Draft, titleIsEmpty: boolean): CleanedPaste {
       marks: block.marks.filter((mark) => mark.type === 'link'),
     };
   });
+  let embeds = 0;
+  if (blocks.length > 1)
+    blocks = blocks.map((block) => {
+      const embed = embedOfLine(block);
+      if (embed) embeds += 1;
+      return embed ?? block;
+    });
   let title: string | null = null;
   const firstH1 = blocks.findIndex((block) => block.kind === 'heading' && block.level === 1);
   if (firstH1 >= 0 && titleIsEmpty) {
@@ -68,6 +84,9 @@ export function cleanPaste(draft: Draft, titleIsEmpty: boolean): CleanedPaste {
     draft: { version: 1, blocks },
     title,
     account: [
+      ...(embeds
+        ? [`${many(embeds, 'address', 'addresses')} made ${embeds === 1 ? 'an embed' : 'embeds'}`]
+        : []),
       ...(title !== null ? ['the first heading became the title'] : []),
       ...(lowered ? [`${many(lowered, 'level 1 heading')} made level 2`] : []),
       ...(skips ? [`${many(skips, 'skipped heading level')} mended`] : []),

@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import express, { type Express, type Response } from 'express';
+import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import {
   BLOG_STYLE,
@@ -148,6 +148,20 @@ export function createBlog(store: BlogStore, hosts: readonly string[] = []): Exp
           }),
         );
     }
+  });
+  app.use((error: Error & { status?: number }, _request: Request, response: Response, next: NextFunction) => {
+    if (response.headersSent) return next(error);
+    const status = error.status ?? 500;
+    if (status >= 500) console.error('The blog could not answer:', error);
+    // Nothing of the machine it runs on is told.
+    return response
+      .status(status)
+      .type('text')
+      .send(
+        status < 500
+          ? 'This cannot be answered: the request is not well formed.'
+          : 'The blog could not answer.',
+      );
   });
   return app;
 }

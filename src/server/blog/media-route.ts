@@ -8,6 +8,15 @@ import { MicropubError } from './micropub-request.ts';
 /** As large as a picture may be. */
 const MOST_BYTES = 20_000_000;
 
+/** Reads a form; one without a boundary is no form. */
+function parserOf(config: busboy.BusboyConfig): busboy.Busboy {
+  try {
+    return busboy(config);
+  } catch {
+    throw new MicropubError(400, 'invalid_request', 'The form cannot be read: its boundary is missing.');
+  }
+}
+
 /** The media endpoint: one picture in the multipart field `file`; answers 201 with its address. */
 export const mediaRoute =
   (store: BlogStore): RequestHandler =>
@@ -22,7 +31,7 @@ export const mediaRoute =
     const { bytes, name } = await new Promise<{ bytes: Buffer; name: string }>((resolve, reject) => {
       const parts: Buffer[] = [];
       let found: string | null = null;
-      const form = busboy({
+      const form = parserOf({
         headers: request.headers,
         limits: { files: 1, fileSize: MOST_BYTES, fields: 10 },
       });

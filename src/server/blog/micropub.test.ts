@@ -247,6 +247,17 @@ describe('the rest of the endpoint', () => {
     expect((await put(Buffer.from('<svg onload="x()"></svg>'), 'a.png')).status).toBe(415);
     expect((await put(Buffer.from('no picture'), 'a.png')).status).toBe(415);
   });
+  it('answers what is not well formed in a sentence, and tells nothing of the machine', async () => {
+    const { app, bearer, get } = blog();
+    const form = await request(app)
+      .post('/media')
+      .set({ ...bearer, host: '127.0.0.1', 'content-type': 'multipart/form-data' })
+      .send('x');
+    expect([form.status, form.body.error]).toEqual([400, 'invalid_request']);
+    const path = await get('/journal/%E0%A4%A');
+    expect(path.status).toBe(400);
+    expect(path.text).not.toMatch(/node_modules|Error:|at /);
+  });
   it('keeps tokens where only their owner can read them, and as digests', () => {
     const { folder, token, store } = newBlog();
     expect(statSync(join(folder, 'token')).mode & 0o777).toBe(0o600);

@@ -17,6 +17,7 @@ import { attempt } from '../../../../state/attempt.ts';
 import { useAppSelector } from '../../../../state/store.ts';
 import { FileInput } from '../../../../ui/file-button.tsx';
 import { IconButton } from '../../../../ui/icon-button.tsx';
+import { Editable } from '../../frame/editable.tsx';
 import { keptPicture } from '../pictures/insert-pictures.ts';
 import { usePicture } from '../pictures/use-picture.ts';
 import { embedAsLink } from './put-in.ts';
@@ -72,79 +73,81 @@ export function EmbedView({ node, editor, getPos, updateAttributes, deleteNode, 
       <div className="h-[104px] overflow-hidden rounded">
         <EmbedPicture picture={picture} kind={kind} />
       </div>
-      <div className="min-w-0 space-y-1.5">
-        <p className="flex min-w-0 items-center gap-2 text-soft">
-          <span className="shrink-0 font-semibold text-ink">{name}</span>
-          <span className="truncate" title={href}>
-            {href}
-          </span>
-          {href.startsWith('http:') && (
-            <span className="shrink-0 font-semibold text-ochre">not encrypted</span>
-          )}
-        </p>
-        <label className="flex items-center gap-3 text-soft">
-          <span className="w-20 shrink-0">Title</span>
-          <input
-            value={title}
-            onChange={(event) => updateAttributes({ title: event.target.value })}
-            placeholder="What readers find there"
-            className="min-w-0 flex-1 rounded-md border px-2 py-1 text-[14px] text-ink"
-          />
-        </label>
-        <label className="flex items-center gap-3 text-soft">
-          <span className="w-20 shrink-0">Transcript</span>
-          <input
-            value={typed}
-            aria-invalid={isBad}
-            onChange={(event) => {
-              setTyped(event.target.value);
-              const next = event.target.value.trim();
-              if (safeHref(next) !== null) updateAttributes({ transcript: next || null });
-            }}
-            placeholder="Address where it can be read"
-            className="min-w-0 flex-1 rounded-md border px-2 py-1 text-ink aria-invalid:border-ochre"
-          />
-        </label>
-        <div className="flex items-center justify-end gap-3">
-          {isBad && <span className="mr-auto text-ochre">No address that a page may link to.</span>}
-          <a
-            href={href}
-            target="_blank"
-            rel="noopener noreferrer"
-            className="flex items-center gap-1 rounded text-soft hover:text-ink"
-          >
-            <ExternalLink size={13} aria-hidden />
-            Open it
-          </a>
-          {picture !== null && (
-            <button
-              type="button"
-              className="rounded text-soft hover:text-ink"
-              onClick={() => updateAttributes({ picture: null })}
+      <Editable>
+        <div className="min-w-0 space-y-1.5">
+          <p className="flex min-w-0 items-center gap-2 text-soft">
+            <span className="shrink-0 font-semibold text-ink">{name}</span>
+            <span className="truncate" title={href}>
+              {href}
+            </span>
+            {href.startsWith('http:') && (
+              <span className="shrink-0 font-semibold text-ochre">not encrypted</span>
+            )}
+          </p>
+          <label className="flex items-center gap-3 text-soft">
+            <span className="w-20 shrink-0">Title</span>
+            <input
+              value={title}
+              onChange={(event) => updateAttributes({ title: event.target.value })}
+              placeholder="What readers find there"
+              className="min-w-0 flex-1 rounded-md border px-2 py-1 text-[14px] text-ink"
+            />
+          </label>
+          <label className="flex items-center gap-3 text-soft">
+            <span className="w-20 shrink-0">Transcript</span>
+            <input
+              value={typed}
+              aria-invalid={isBad}
+              onChange={(event) => {
+                setTyped(event.target.value);
+                const next = event.target.value.trim();
+                if (safeHref(next) !== null) updateAttributes({ transcript: next || null });
+              }}
+              placeholder="Address where it can be read"
+              className="min-w-0 flex-1 rounded-md border px-2 py-1 text-ink aria-invalid:border-ochre"
+            />
+          </label>
+          <div className="flex items-center justify-end gap-3">
+            {isBad && <span className="mr-auto text-ochre">No address that a page may link to.</span>}
+            <a
+              href={href}
+              target="_blank"
+              rel="noopener noreferrer"
+              className="flex items-center gap-1 rounded text-soft hover:text-ink"
             >
-              Without picture
-            </button>
-          )}
-          <IconButton
-            name={picture === null ? 'Choose a picture for it' : 'Choose another picture'}
-            icon={ImagePlus}
-            onClick={() => input.current?.click()}
-          />
-          <IconButton name="Make it a link" icon={Link2} onClick={() => embedAsLink(editor, getPos())} />
-          <IconButton
-            name={`Remove the ${name.toLowerCase()}`}
-            icon={Trash2}
-            look="grave"
-            onClick={deleteNode}
+              <ExternalLink size={13} aria-hidden />
+              Open it
+            </a>
+            {picture !== null && (
+              <button
+                type="button"
+                className="rounded text-soft hover:text-ink"
+                onClick={() => updateAttributes({ picture: null })}
+              >
+                Without picture
+              </button>
+            )}
+            <IconButton
+              name={picture === null ? 'Choose a picture for it' : 'Choose another picture'}
+              icon={ImagePlus}
+              onClick={() => input.current?.click()}
+            />
+            <IconButton name="Make it a link" icon={Link2} onClick={() => embedAsLink(editor, getPos())} />
+            <IconButton
+              name={`Remove the ${name.toLowerCase()}`}
+              icon={Trash2}
+              look="grave"
+              onClick={deleteNode}
+            />
+          </div>
+          <FileInput
+            ref={input}
+            label="Picture for the embed"
+            accept="image/*"
+            onFiles={([file]) => attempt(choose(file))}
           />
         </div>
-        <FileInput
-          ref={input}
-          label="Picture for the embed"
-          accept="image/*"
-          onFiles={([file]) => attempt(choose(file))}
-        />
-      </div>
+      </Editable>
     </NodeViewWrapper>
   );
 }

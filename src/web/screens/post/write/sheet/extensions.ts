@@ -2,6 +2,7 @@ import { type Editor, Extension, Mark, Node } from '@tiptap/core';
 import Code from '@tiptap/extension-code';
 import { TableKit } from '@tiptap/extension-table';
 import { Placeholder } from '@tiptap/extensions';
+import { closeHistory } from '@tiptap/pm/history';
 import { Plugin, PluginKey } from '@tiptap/pm/state';
 import { ReactNodeViewRenderer } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
@@ -114,7 +115,7 @@ const Embed = Node.create({
   addKeyboardShortcuts: () => ({
     Enter: ({ editor }) => {
       const step = lineEmbedded(editor.state);
-      if (step) editor.view.dispatch(step);
+      if (step) editor.view.dispatch(closeHistory(step));
       return step !== null;
     },
   }),

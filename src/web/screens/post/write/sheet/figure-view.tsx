@@ -6,6 +6,7 @@ import { useAppDispatch, useAppSelector } from '../../../../state/store.ts';
 import { benchSet } from '../../../../state/view.ts';
 import { FileInput } from '../../../../ui/file-button.tsx';
 import { IconButton } from '../../../../ui/icon-button.tsx';
+import { Editable } from '../../frame/editable.tsx';
 import { type FigureLayout, FigureOptions } from '../pictures/figure-options.tsx';
 import { keptPicture } from '../pictures/insert-pictures.ts';
 import { AltArea, AltField, PicturePlaceholder } from '../pictures/picture-fields.tsx';
@@ -47,74 +48,76 @@ export function FigureView({ node, editor, getPos, updateAttributes, deleteNode,
       ) : (
         <PicturePlaceholder src={src} />
       )}
-      <div className="mt-2 space-y-1.5 text-[14px] leading-normal">
-        {across === null ? (
-          <AltField alt={alt} onChange={(next) => updateAttributes({ alt: next })} />
-        ) : (
-          <AltArea alt={alt} onChange={(next) => updateAttributes({ alt: next })} />
-        )}
-        <div className="flex flex-wrap items-center gap-x-3 gap-y-1.5 text-[13px]">
-          <label
-            className={`flex min-w-0 items-center gap-3 text-soft ${across === null ? 'flex-1' : 'w-full'}`}
-          >
-            Caption
-            <input
-              value={caption}
-              onChange={(event) => updateAttributes({ caption: event.target.value })}
-              placeholder="Optional"
-              className="min-w-0 flex-1 rounded-md border px-2 py-1 text-ink"
+      <Editable>
+        <div className="mt-2 space-y-1.5 text-[14px] leading-normal">
+          {across === null ? (
+            <AltField alt={alt} onChange={(next) => updateAttributes({ alt: next })} />
+          ) : (
+            <AltArea alt={alt} onChange={(next) => updateAttributes({ alt: next })} />
+          )}
+          <div className="flex flex-wrap items-center gap-x-3 gap-y-1.5 text-[13px]">
+            <label
+              className={`flex min-w-0 items-center gap-3 text-soft ${across === null ? 'flex-1' : 'w-full'}`}
+            >
+              Caption
+              <input
+                value={caption}
+                onChange={(event) => updateAttributes({ caption: event.target.value })}
+                placeholder="Optional"
+                className="min-w-0 flex-1 rounded-md border px-2 py-1 text-ink"
+              />
+            </label>
+            <span className="max-w-44 truncate text-soft" title={src}>
+              {src.split('/').at(-1)}
+            </span>
+            <button
+              type="button"
+              aria-expanded={more}
+              onClick={() => setMore(!more)}
+              className="rounded px-1 text-soft hover:text-ink"
+            >
+              Layout
+            </button>
+            {url && (
+              <IconButton
+                name="Crop, turn, compress"
+                icon={Crop}
+                onClick={() => dispatch(benchSet({ blockId }))}
+              />
+            )}
+            {across !== null && (
+              <>
+                <IconButton
+                  name="Move it back"
+                  icon={ArrowLeft}
+                  onClick={() => moveBlock(editor, getPos(), -1)}
+                />
+                <IconButton
+                  name="Move it on"
+                  icon={ArrowRight}
+                  onClick={() => moveBlock(editor, getPos(), 1)}
+                />
+              </>
+            )}
+            <IconButton name="Choose another file" icon={ImageUp} onClick={() => input.current?.click()} />
+            <IconButton name="Remove the picture" icon={Trash2} look="grave" onClick={deleteNode} />
+            <FileInput
+              ref={input}
+              label="Another file for the picture"
+              accept="image/*"
+              onFiles={([file]) => attempt(choose(file))}
             />
-          </label>
-          <span className="max-w-44 truncate text-soft" title={src}>
-            {src.split('/').at(-1)}
-          </span>
-          <button
-            type="button"
-            aria-expanded={more}
-            onClick={() => setMore(!more)}
-            className="rounded px-1 text-soft hover:text-ink"
-          >
-            Layout
-          </button>
-          {url && (
-            <IconButton
-              name="Crop, turn, compress"
-              icon={Crop}
-              onClick={() => dispatch(benchSet({ blockId }))}
+          </div>
+          {more && (
+            <FigureOptions
+              layout={{ side, across, width, link, enlarge }}
+              onChange={({ across: inRow, ...layout }) =>
+                inRow === undefined ? updateAttributes(layout) : setRow(editor, getPos(), inRow)
+              }
             />
           )}
-          {across !== null && (
-            <>
-              <IconButton
-                name="Move it back"
-                icon={ArrowLeft}
-                onClick={() => moveBlock(editor, getPos(), -1)}
-              />
-              <IconButton
-                name="Move it on"
-                icon={ArrowRight}
-                onClick={() => moveBlock(editor, getPos(), 1)}
-              />
-            </>
-          )}
-          <IconButton name="Choose another file" icon={ImageUp} onClick={() => input.current?.click()} />
-          <IconButton name="Remove the picture" icon={Trash2} look="grave" onClick={deleteNode} />
-          <FileInput
-            ref={input}
-            label="Another file for the picture"
-            accept="image/*"
-            onFiles={([file]) => attempt(choose(file))}
-          />
         </div>
-        {more && (
-          <FigureOptions
-            layout={{ side, across, width, link, enlarge }}
-            onChange={({ across: inRow, ...layout }) =>
-              inRow === undefined ? updateAttributes(layout) : setRow(editor, getPos(), inRow)
-            }
-          />
-        )}
-      </div>
+      </Editable>
     </NodeViewWrapper>
   );
 }

@@ -41,22 +41,29 @@ export function footnoteAdded(state: EditorState, id: string): Transaction | nul
   const isLineLeft = lastChild?.type.name === 'paragraph' && lastChild.content.size === 0;
   const end = isLineLeft && $to.node(1) !== lastChild ? content.size - lastChild.nodeSize : content.size;
   const at = list ? list.at + list.node.nodeSize - 1 : end;
-  tr.insert(at, list ? item : schema.nodes['orderedList'].create(null, item));
   tr.insert($to.pos, reference);
-  const inside = tr.mapping.slice(1).map(at, -1) + (list ? 2 : 3);
-  return closeHistory(tr.setSelection(TextSelection.create(tr.doc, inside)).scrollIntoView());
+  // The list may stand above the caret: where it ends now.
+  const place = tr.mapping.map(at);
+  tr.insert(place, list ? item : schema.nodes['orderedList'].create(null, item));
+  const inside = place + (list ? 2 : 3);
+  return tr.setSelection(TextSelection.create(tr.doc, inside)).scrollIntoView();
 }
 
 /** Puts a footnote in at the caret. */
 export function addFootnote(editor: Editor): void {
-  const step = footnoteAdded(editor.state, crypto.randomUUID());
-  if (step) editor.view.dispatch(step);
+  take(editor, footnoteAdded(editor.state, crypto.randomUUID()));
+}
+
+/** Takes a step and gives the sheet the focus; nothing where the post is written in another tab. */
+function take(editor: Editor, step: Transaction | null): void {
+  if (editor.isDestroyed || !editor.isEditable) return;
+  if (step) editor.view.dispatch(closeHistory(step));
   editor.view.focus();
 }
 
 /** Sets the mark down to which lists show the post: above the line in hand, in one place only. */
 export function setMore(editor: Editor): void {
-  const { state, view } = editor;
+  const { state } = editor;
   const { tr, schema, selection } = state;
   const places: number[] = [];
   state.doc.forEach((node, at) => {
@@ -72,8 +79,7 @@ export function setMore(editor: Editor): void {
   if (after !== null && tr.doc.resolve(after).nodeAfter === null)
     tr.insert(after, schema.nodes['paragraph'].create());
   if (after !== null) tr.setSelection(TextSelection.near(tr.doc.resolve(after)));
-  view.dispatch(closeHistory(tr.scrollIntoView()));
-  view.focus();
+  take(editor, tr.scrollIntoView());
 }
 
 /**
@@ -92,15 +98,12 @@ export function lineEmbedded(state: EditorState): Transaction | null {
   const at = $from.before();
   tr.delete($from.start(), $from.pos);
   tr.insert(at, embed);
-  return closeHistory(
-    tr.setSelection(TextSelection.create(tr.doc, at + embed.nodeSize + 1)).scrollIntoView(),
-  );
+  return tr.setSelection(TextSelection.create(tr.doc, at + embed.nodeSize + 1)).scrollIntoView();
 }
 
 /** Puts a block of its own in at the caret: in the place of an empty line, else below the line in hand. */
 function putBlock(editor: Editor, block: ProseNode): void {
-  const { state, view } = editor;
-  const { tr, selection, schema } = state;
+  const { tr, selection, schema } = editor.state;
   const { $to } = selection;
   const isEmptyLine = $to.depth > 0 && $to.parent.type.name === 'paragraph' && $to.parent.content.size === 0;
   const at = $to.depth === 0 ? $to.pos : isEmptyLine ? $to.before() : $to.after(1);
@@ -108,8 +111,7 @@ function putBlock(editor: Editor, block: ProseNode): void {
   const below = at + block.nodeSize;
   if (tr.doc.resolve(below).nodeAfter === null) tr.insert(below, schema.nodes['paragraph'].create());
   const caret = block.isTextblock ? at + 1 + block.content.size : below;
-  view.dispatch(closeHistory(tr.setSelection(TextSelection.near(tr.doc.resolve(caret))).scrollIntoView()));
-  view.focus();
+  take(editor, tr.setSelection(TextSelection.near(tr.doc.resolve(caret))).scrollIntoView());
 }
 
 /** Puts an embed in at the caret. */
@@ -126,6 +128,7 @@ export function addLinkLine(editor: Editor, href: string): void {
 /** Puts the next step in at the caret and selects its words. */
 export function addStep(editor: Editor, words: string): void {
   const { schema } = editor;
+  if (!editor.isEditable) return;
   putBlock(editor, schema.nodes['paragraph'].create({ step: 'button' }, schema.text(words)));
   const { $from } = editor.state.selection;
   editor.commands.setTextSelection({ from: $from.start(), to: $from.end() });
@@ -139,6 +142,5 @@ export function embedAsLink(editor: Editor, at: number | undefined): void {
   const { schema, tr } = editor.state;
   const words = schema.text(title || href, [schema.marks['link'].create({ href })]);
   tr.replaceWith(at, at + node.nodeSize, schema.nodes['paragraph'].create(null, words));
-  editor.view.dispatch(closeHistory(tr.setSelection(TextSelection.near(tr.doc.resolve(at + 1)))));
-  editor.view.focus();
+  take(editor, tr.setSelection(TextSelection.near(tr.doc.resolve(at + 1))));
 }
