@@ -113,7 +113,10 @@ test('a post that cannot be saved is left only with its text in hand', async ({ 
   await session.send('Storage.overrideQuotaForOrigin', { origin });
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByText(/is saved\.$/)).toBeVisible();
-  await page.getByRole('table', { name: 'Posts' }).getByRole('link', { name: TITLE }).click();
+  const posts = page.getByRole('table', { name: 'Posts' });
+  // What was changed last goes to the top: pressed on its way there, another row would be hit.
+  await expect(posts.getByRole('row').nth(1)).toContainText(TITLE);
+  await posts.getByRole('link', { name: TITLE }).click();
   await expect(draft(page)).toContainText('THE-LAST-WORD');
 });
 
