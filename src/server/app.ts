@@ -3,12 +3,12 @@ import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import { type Options, rateLimit } from 'express-rate-limit';
-import helmet from 'helmet';
 import { copiesRoutes } from './copies-routes.ts';
 import type { Outward } from './fetch/ask-once.ts';
 import { networkRoutes } from './fetch/network-routes.ts';
 import { hostCheck } from './host-check.ts';
 import { marketRoutes } from './market/market-routes.ts';
+import { securityHeaders } from './security-headers.ts';
 
 /** What the server sends and from where. */
 export interface AppOptions {
@@ -71,14 +71,7 @@ export function createApp({
 }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(
-    helmet({
-      contentSecurityPolicy: { useDefaults: false, directives: POLICY },
-      strictTransportSecurity: false,
-      // Older browsers know this one only; it says what the policy says.
-      frameguard: { action: 'deny' },
-    }),
-  );
+  app.use(securityHeaders(POLICY));
   app.use(
     compression({ filter: (request, response) => isFar(request) && compression.filter(request, response) }),
   );

@@ -6,6 +6,7 @@ import {
   type PostDocument,
   type PostFields,
   readHtml,
+  wordsIn,
   writeHtml,
 } from '../draft/index.ts';
 import { slugOf } from '../listing/index.ts';
@@ -57,9 +58,11 @@ export function entryProperties(uid: string, { fields, draft }: PostDocument): E
   });
 }
 
-const wordsIn = (text: string): number => text.match(/[\p{L}\p{N}][\p{L}\p{N}\p{M}'’-]*/gu)?.length ?? 0;
+/** The values of a property: none for a word that only objects know (`constructor`). */
+export const valuesOf = (properties: EntryProperties, name: string): unknown[] =>
+  Object.hasOwn(properties, name) ? properties[name] : [];
 
-const first = (properties: EntryProperties, name: string): unknown => properties[name]?.[0];
+const first = (properties: EntryProperties, name: string): unknown => valuesOf(properties, name)[0];
 
 /** The first value of a property as text; what is an object there has its value, its text or its name. */
 export function textOfProperty(properties: EntryProperties, name: string): string {
@@ -72,7 +75,7 @@ export function textOfProperty(properties: EntryProperties, name: string): strin
 }
 
 const textsOf = (properties: EntryProperties, name: string): string[] =>
-  (properties[name] ?? []).flatMap((one) => (typeof one === 'string' && one.trim() ? [one.trim()] : []));
+  valuesOf(properties, name).flatMap((one) => (typeof one === 'string' && one.trim() ? [one.trim()] : []));
 
 function pictureOf(properties: EntryProperties, name: string): BlogPicture | null {
   const src = textOfProperty(properties, name);

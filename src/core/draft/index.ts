@@ -76,7 +76,7 @@ export { readHtml } from './read-html.ts';
 export { readMarkdown } from './read-markdown.ts';
 export { readText } from './read-text.ts';
 export { readZip, type ZipLimits } from './read-zip.ts';
-export { readingMinutes } from './reading-time.ts';
+export { readingMinutes, wordsIn } from './reading-time.ts';
 export { safeHref } from './sanitise.ts';
 export { type Share, shareOf } from './share.ts';
 export { fieldsTakenBack, listTakenBack, type TakenBack } from './take-back.ts';

@@ -17,6 +17,14 @@ describe('what lists show of a post', () => {
     expect(draftedExcerpt(readMarkdown(TEXT).draft)).toBe(
       'The tide comes twice a day. It waits for nobody. At noon.',
     ));
+  it('leaves out what is no sentence', () =>
+    expect(
+      draftedExcerpt(
+        readMarkdown(
+          '[Download the ebook](/e)\n\ntide-table - what the water does\n\n-l --local Only here.\n\nThe tide comes twice.',
+        ).draft,
+      ),
+    ).toBe('The tide comes twice.'));
   it('never goes beyond what lists have room for', () => {
     const long = `${'A sentence of some length stands here. '.repeat(20)}`;
     const drafted = draftedExcerpt(readMarkdown(long).draft);

@@ -12,6 +12,9 @@ function sentencesOf(text: string): string[] {
   return from.map((at, index) => text.slice(at, from[index + 1]));
 }
 
+/** What begins with a word and ends as a sentence does: no lone link, no line of a list that lost its marks. */
+const SENTENCE = /^["'“‘(¿¡]?[\p{L}\p{N}].*[.!?…。！？]["'”’»)\]]{0,2}$/su;
+
 /** Most characters of an excerpt that is drafted: what lists of most blogs show. */
 const MOST = 250;
 
@@ -24,6 +27,7 @@ export function draftedExcerpt(draft: Draft): string {
   for (const { kind, path, step, text } of aboveMore(draft) ?? draft.blocks) {
     if (kind !== 'paragraph' || path.length > 0 || step) continue;
     for (const sentence of sentencesOf(text.replace(/†/g, '').replace(/\s+/g, ' '))) {
+      if (!SENTENCE.test(sentence.trim())) continue;
       const next = taken === '' ? sentence.trim() : `${taken} ${sentence.trim()}`;
       if (next.length > MOST) return taken;
       taken = next;

@@ -1,3 +1,4 @@
+import { SHARE_PICTURE } from '../listing/index.ts';
 /** A quarter turn clockwise, as often as it says. */
 export type Turn = 0 | 90 | 180 | 270;
 
@@ -65,7 +66,7 @@ export function frameOf(size: PixelSize, { turn, crop, width }: PictureCut): Pic
 /** Ratios of width to height that a crop can be held to. */
 export const CROP_RATIOS: readonly { name: string; ratio: number | null }[] = [
   { name: 'free', ratio: null },
-  { name: 'share, 1200 × 630', ratio: 1200 / 630 },
+  { name: 'share, 1200 × 630', ratio: SHARE_PICTURE.width / SHARE_PICTURE.height },
   { name: '16 : 9', ratio: 16 / 9 },
   { name: '3 : 2', ratio: 3 / 2 },
   { name: '4 : 3', ratio: 4 / 3 },

@@ -1,6 +1,5 @@
 import { join } from 'node:path';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
-import helmet from 'helmet';
 import {
   BLOG_STYLE,
   entriesOfCategory,
@@ -15,6 +14,7 @@ import {
 } from '../../core/blog/index.ts';
 import { slugOf } from '../../core/listing/index.ts';
 import { hostCheck } from '../host-check.ts';
+import { securityHeaders } from '../security-headers.ts';
 import type { BlogStore } from './blog-store.ts';
 import { feedOf, jsonFeedOf } from './feeds.ts';
 import { micropubRoutes } from './micropub-routes.ts';
@@ -40,13 +40,7 @@ export function createBlog(store: BlogStore, hosts: readonly string[] = []): Exp
   const { site } = store;
   const app = express();
   app.disable('x-powered-by');
-  app.use(
-    helmet({
-      contentSecurityPolicy: { useDefaults: false, directives: POLICY },
-      strictTransportSecurity: false,
-      frameguard: { action: 'deny' },
-    }),
-  );
+  app.use(securityHeaders(POLICY));
   app.use(hostCheck(hosts));
   app.use(micropubRoutes(store));
   app.use(

@@ -69,6 +69,8 @@ export class BlogStore {
     related: Map<string, string[]>;
   } | null = null;
   private changes = 0;
+  /** Posts by their path, for as long as nothing changes. */
+  private paths: { version: number; byPath: Map<string | null, KeptPost> } | null = null;
   private readonly pages = new WeakMap<KeptPost, BlogEntry>();
 
   constructor(
@@ -130,8 +132,12 @@ export class BlogStore {
   }
 
   byPath(path: string): KeptPost | undefined {
-    const wanted = comparablePath(path);
-    return this.posts.all().find((post) => comparablePath(entryPath(this.site, post)) === wanted);
+    if (this.paths?.version !== this.changes) {
+      const posts = this.posts.all();
+      const byPath = new Map(posts.map((post) => [comparablePath(entryPath(this.site, post)), post]));
+      this.paths = { version: this.changes, byPath };
+    }
+    return this.paths.byPath.get(comparablePath(path));
   }
 
   byAddress(address: string): KeptPost | undefined {

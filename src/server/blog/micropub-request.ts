@@ -1,4 +1,4 @@
-import type { EntryProperties } from '../../core/blog/index.ts';
+import { type EntryProperties, valuesOf } from '../../core/blog/index.ts';
 
 /** What a Micropub request asks for. */
 export type MicropubRequest =
@@ -91,7 +91,7 @@ export function readFormRequest(form: URLSearchParams): MicropubRequest {
     const content = given === 'content[html]';
     const name = content ? 'content' : given.replace(/\[\]$/, '');
     if (!isProperty(name)) continue;
-    properties[name] = [...(properties[name] ?? []), content ? { html: value } : value];
+    properties[name] = [...valuesOf(properties, name), content ? { html: value } : value];
   }
   if (Object.keys(properties).length === 0) throw bad('The entry has no properties.');
   return { action: 'create', properties };
@@ -105,13 +105,13 @@ export function updatedProperties(
   const next: EntryProperties = { ...properties, ...replace };
   const same = (a: unknown) => (b: unknown) => JSON.stringify(a) === JSON.stringify(b);
   for (const [name, values] of Object.entries(add)) {
-    const own = next[name] ?? [];
+    const own = valuesOf(next, name);
     next[name] = [...own, ...values.filter((value) => !own.some(same(value)))];
   }
   if (Array.isArray(remove)) for (const name of remove) delete next[name];
   else
     for (const [name, values] of Object.entries(remove)) {
-      const left = (next[name] ?? []).filter((value) => !values.some(same(value)));
+      const left = valuesOf(next, name).filter((value) => !values.some(same(value)));
       if (left.length > 0) next[name] = left;
       else delete next[name];
     }

@@ -1,5 +1,5 @@
 import express, { type NextFunction, type Request, type Response, Router } from 'express';
-import { entryPath, wholeAddress } from '../../core/blog/index.ts';
+import { entryPath, valuesOf, wholeAddress } from '../../core/blog/index.ts';
 import { UnreadableFile } from '../../core/draft/index.ts';
 import type { BlogStore, KeptPost } from './blog-store.ts';
 import { isForm, mayDo } from './may-do.ts';
@@ -84,7 +84,10 @@ export function micropubRoutes(store: BlogStore): Router {
         wanted.length === 0
           ? properties
           : Object.fromEntries(
-              wanted.flatMap((name) => (properties[name] ? [[name, properties[name]]] : [])),
+              wanted.flatMap((name) => {
+                const values = valuesOf(properties, name);
+                return values.length > 0 ? [[name, values]] : [];
+              }),
             );
       response.setHeader('etag', `"${version}"`);
       response.json(wanted.length === 0 ? { type: ['h-entry'], properties: shown } : { properties: shown });

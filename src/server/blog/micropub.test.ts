@@ -103,13 +103,24 @@ describe('a post that cannot be read', () => {
       ['class="h-entry teaser"'],
     ]);
   });
-  it.each(['constructor', '__proto__', 'hasOwnProperty'])('has a property called %s', async (name) => {
-    const { send, get } = blog();
-    expect(
-      (await send(JSON.parse(`{"type":["h-entry"],"properties":{"name":["x"],"${name}":["y"]}}`))).status,
-    ).toBe(201);
-    expect((await get('/')).status).toBe(200);
-  });
+  it.each(['constructor', '__proto__', 'hasOwnProperty', 'toString'])(
+    'has a property called %s',
+    async (name) => {
+      const { send, get, form, ask } = blog();
+      expect((await form(`h=entry&name=Form&${name}=y&${name}[]=z`)).status).toBe(201);
+      const url = `${ADDRESS}/journal/form`;
+      const add = JSON.parse(`{"action":"update","url":"${url}","add":{"${name}":["y"]}}`);
+      expect((await send(add)).status).toBe(204);
+      const remove = JSON.parse(`{"action":"update","url":"${url}","delete":{"${name}":["z"]}}`);
+      expect((await send(remove)).status).toBe(204);
+      const { body } = await ask({ q: 'source', url, 'properties[]': name });
+      for (const values of Object.values(body.properties)) expect(Array.isArray(values)).toBe(true);
+      expect(
+        (await send(JSON.parse(`{"type":["h-entry"],"properties":{"name":["x"],"${name}":["y"]}}`))).status,
+      ).toBe(201);
+      expect((await get('/')).status).toBe(200);
+    },
+  );
 });
 
 describe('a post is changed', () => {

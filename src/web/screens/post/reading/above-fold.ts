@@ -1,3 +1,4 @@
+import { wordsIn } from '../../../../core/draft/index.ts';
 import { counted, listInWords } from '../../../ui/figures.ts';
 
 /** What readers see of a page before they scroll. */
@@ -7,8 +8,6 @@ export interface AboveFold {
   headings: number;
   words: number;
 }
-
-const wordsIn = (text: string): number => text.match(/[\p{L}\p{N}][\p{L}\p{N}\p{M}'’-]*/gu)?.length ?? 0;
 
 /**
  * What stands within the first pixels of a page as it is laid out: a heading or a picture counts when half of it does, the words

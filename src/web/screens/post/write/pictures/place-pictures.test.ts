@@ -1,8 +1,6 @@
-import { getSchema } from '@tiptap/core';
-import { EditorState, NodeSelection, TextSelection } from '@tiptap/pm/state';
+import { type EditorState, NodeSelection, TextSelection } from '@tiptap/pm/state';
 import { describe, expect, it } from 'vitest';
-import { readMarkdown, writeEditor } from '../../../../../core/draft/index.ts';
-import { extensions } from '../sheet/extensions.ts';
+import { sheet } from '../sheet/sheet.test-data.ts';
 import {
   belowSelectedBlock,
   blockMoved,
@@ -10,23 +8,6 @@ import {
   picturesPlaced,
   rowSet,
 } from './place-pictures.ts';
-
-const schema = getSchema(extensions);
-
-/** The sheet with a text, and the caret at the sign `|` in it. */
-function sheet(md: string): EditorState {
-  let id = 0;
-  const nextId = () => `b${id++}`;
-  const doc = schema.nodeFromJSON(writeEditor(readMarkdown(md, nextId).draft, nextId));
-  let at = -1;
-  doc.descendants((node, pos) => {
-    if (node.isText && node.text!.includes('|')) at = pos + node.text!.indexOf('|');
-  });
-  const state = EditorState.create({ doc });
-  if (at === -1) return state;
-  const tr = state.tr.delete(at, at + 1);
-  return state.apply(tr.setSelection(TextSelection.create(tr.doc, at)));
-}
 
 /** What stands on a sheet, a line for each block, and the caret in it. */
 function inWords(state: EditorState): string {

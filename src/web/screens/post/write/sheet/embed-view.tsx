@@ -54,14 +54,14 @@ function EmbedPicture({ picture, kind }: Pick<EmbedAttributes, 'picture' | 'kind
 /** Something that plays or shows elsewhere, on the sheet: what it is, its title, its picture, where it can be read. */
 export function EmbedView({ node, editor, getPos, updateAttributes, deleteNode, selected }: NodeViewProps) {
   const { href, kind, title, picture, transcript } = node.attrs as EmbedAttributes;
-  const [typed, setTyped] = useState(transcript ?? '');
+  // Kept here only while it is no address: undo and the other tab write to the block.
+  const [bad, setBad] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const siteId = useAppSelector((state) => state.openPost.siteId);
   const choose = async (file: File) => {
     const src = await keptPicture(siteId, file);
     if (src !== null) updateAttributes({ picture: src });
   };
-  const isBad = safeHref(typed.trim()) === null;
   const name = embedKindInWords(kind);
   return (
     <NodeViewWrapper
@@ -96,19 +96,20 @@ export function EmbedView({ node, editor, getPos, updateAttributes, deleteNode, 
           <label className="flex items-center gap-3 text-soft">
             <span className="w-20 shrink-0">Transcript</span>
             <input
-              value={typed}
-              aria-invalid={isBad}
+              value={bad ?? transcript ?? ''}
+              aria-invalid={bad !== null}
               onChange={(event) => {
-                setTyped(event.target.value);
                 const next = event.target.value.trim();
-                if (safeHref(next) !== null) updateAttributes({ transcript: next || null });
+                const isFine = safeHref(next) !== null;
+                setBad(isFine ? null : event.target.value);
+                if (isFine) updateAttributes({ transcript: next || null });
               }}
               placeholder="Address where it can be read"
               className="min-w-0 flex-1 rounded-md border px-2 py-1 text-ink aria-invalid:border-ochre"
             />
           </label>
           <div className="flex items-center justify-end gap-3">
-            {isBad && <span className="mr-auto text-ochre">No address that a page may link to.</span>}
+            {bad !== null && <span className="mr-auto text-ochre">No address that a page may link to.</span>}
             <a
               href={href}
               target="_blank"

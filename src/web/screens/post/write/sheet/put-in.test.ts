@@ -1,33 +1,14 @@
-import { getSchema } from '@tiptap/core';
-import { EditorState, TextSelection } from '@tiptap/pm/state';
+import { type EditorState, TextSelection } from '@tiptap/pm/state';
 import { describe, expect, it } from 'vitest';
 import {
   type Draft,
   type EditorNode,
   footnotesOf,
   readEditor,
-  readMarkdown,
-  writeEditor,
   writeMarkdownBody,
 } from '../../../../../core/draft/index.ts';
-import { extensions } from './extensions.ts';
 import { footnoteAdded, lineEmbedded } from './put-in.ts';
-
-const schema = getSchema(extensions);
-
-/** The sheet with a text, and the caret at the sign `|` in it. */
-function sheet(md: string): EditorState {
-  let id = 0;
-  const nextId = () => `b${id++}`;
-  const doc = schema.nodeFromJSON(writeEditor(readMarkdown(md, nextId).draft, nextId));
-  let at = -1;
-  doc.descendants((node, pos) => {
-    if (node.isText && node.text!.includes('|')) at = pos + node.text!.indexOf('|');
-  });
-  const state = EditorState.create({ doc });
-  const tr = state.tr.delete(at, at + 1);
-  return state.apply(tr.setSelection(TextSelection.create(tr.doc, at)));
-}
+import { schema, sheet } from './sheet.test-data.ts';
 
 const draftOf = (state: EditorState): Draft =>
   readEditor(state.doc.toJSON() as EditorNode, () => crypto.randomUUID());
