@@ -1,6 +1,6 @@
 import { defineConfig } from 'vite';
 
-/** The command line in one piece: without it every start would compile its sources anew. */
+/** The command line in one piece, as scripts of which the engine's own compiled form can be kept: see `bin/built.mjs`. */
 export default defineConfig({
   ssr: { noExternal: true },
   build: {
@@ -13,7 +13,7 @@ export default defineConfig({
     copyPublicDir: false,
     rollupOptions: {
       input: { main: 'src/cli/main.ts', 'reading-thread': 'src/cli/reading-thread.ts' },
-      output: { entryFileNames: '[name].js' },
+      output: { format: 'cjs', entryFileNames: '[name].cjs', chunkFileNames: 'assets/[name]-[hash].cjs' },
     },
   },
 });

@@ -46,6 +46,8 @@ export function build() {
   if (!run(process.execPath, vite)) fail('The application could not be built; the lines above say why.');
   if (!run(process.execPath, [...vite, '--config', 'vite.cli.config.ts']))
     fail('The command line could not be built; the lines above say why.');
+  if (!run(process.execPath, [at('scripts', 'compile-command-line.mjs')]))
+    fail('The command line could not be tried; the lines above say why.');
   if (!run(process.execPath, [at('scripts', 'build-service-worker.mjs')]))
     fail('The service worker could not be written; the lines above say why.');
   if (!run(process.execPath, [at('scripts', 'build-demo.mjs')]))
