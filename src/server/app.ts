@@ -6,6 +6,8 @@ import { type Options, rateLimit } from 'express-rate-limit';
 import { copiesRoutes } from './copies-routes.ts';
 import type { Outward } from './fetch/ask-once.ts';
 import { networkRoutes } from './fetch/network-routes.ts';
+import { hostRoutes } from './host/host-routes.ts';
+import type { Publishing } from './host/publishing.ts';
 import { hostCheck } from './host-check.ts';
 import { marketRoutes } from './market/market-routes.ts';
 import { securityHeaders } from './security-headers.ts';
@@ -23,6 +25,8 @@ export interface AppOptions {
   hosts?: readonly string[];
   /** Folder in which copies are kept that pages hand over; null: none are. */
   copies?: string | null;
+  /** What sends posts to where they are published; null: nothing does. */
+  publishing?: Publishing | null;
   /** How the network is asked where it is not as usual: hosts that are allowed, say. */
   outward?: Partial<Outward>;
 }
@@ -67,6 +71,7 @@ export function createApp({
   version,
   hosts = [],
   copies = null,
+  publishing = null,
   outward = {},
 }: AppOptions): Express {
   const app = express();
@@ -91,6 +96,7 @@ export function createApp({
   app.use('/market', rateLimit(MARKET_LIMIT), marketRoutes(market));
   app.use('/network', networkRoutes(version, outward));
   if (copies) app.use('/copies', copiesRoutes(copies));
+  if (publishing) app.use('/host', hostRoutes(publishing));
   // A worker that the browser keeps must never be an old one; with and without the demo it is another.
   const worker = readIf(join(web, 'service-worker.js'));
   if (worker !== null)

@@ -5,6 +5,7 @@ import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
 import { openBlog } from './blog/blog-server.ts';
 import { allowedHosts } from './fetch/allowed-hosts.ts';
+import { openPublishing, type StandIn } from './host/publishing.ts';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 
@@ -37,12 +38,15 @@ function startBlog({
   shown,
   port,
   hosts,
+  stands,
 }: {
   demo: boolean;
   host: string;
   shown: string;
   port: number;
   hosts: readonly string[];
+  /** Told where it stands, once it does. */
+  stands: (blog: StandIn) => void;
 }): void {
   if (port > 65_535) {
     console.error('There is no port above for the blog: set BLOG_PORT to a number from 0 to 65535.');
@@ -63,7 +67,9 @@ function startBlog({
     const found = server.address();
     const actual = typeof found === 'object' && found ? found.port : port;
     const address = `http://${shown}:${actual}`;
-    app = openBlog(join(dataFolder(demo), 'blog'), address, demo ? `${root}dist` : null, hosts).app;
+    const blog = openBlog(join(dataFolder(demo), 'blog'), address, demo ? `${root}dist` : null, hosts);
+    app = blog.app;
+    stands({ address, token: blog.store.ownToken() });
     console.log(`The blog stands at ${address}/`);
   });
   stopping.push(() => {
@@ -95,6 +101,10 @@ export function startServer({ demo }: { demo: boolean }): void {
   const hosts = [host, ...(process.env['HOST_NAMES'] ?? '').split(',')]
     .map((name) => name.trim())
     .filter(Boolean);
+  let blog: StandIn | null = null;
+  const outward = { allowed: allowedHosts(process.env['ALLOW_HOSTS'] ?? '') };
+  const publishing = openPublishing(join(dataFolder(demo), 'host'), version, outward, () => blog);
+  stopping.push(() => publishing.queue.stop());
   const server = httpServer(
     createApp({
       web: `${root}dist/web`,
@@ -102,7 +112,8 @@ export function startServer({ demo }: { demo: boolean }): void {
       market: `${root}dist/market.json`,
       version,
       copies: join(dataFolder(demo), 'copies'),
-      outward: { allowed: allowedHosts(process.env['ALLOW_HOSTS'] ?? '') },
+      publishing,
+      outward,
       hosts,
     }),
   );
@@ -122,7 +133,16 @@ export function startServer({ demo }: { demo: boolean }): void {
     const actual = typeof address === 'object' && address ? address.port : port;
     const shown = host.includes(':') ? `[${host}]` : host;
     console.log(`Dune Sparrow is ready at http://${shown}:${actual}/`);
-    startBlog({ demo, host, shown, port: blogPort ?? actual + 1, hosts });
+    startBlog({
+      demo,
+      host,
+      shown,
+      port: blogPort ?? actual + 1,
+      hosts,
+      stands: (stood) => {
+        blog = stood;
+      },
+    });
   });
   const stop = () => {
     for (const end of stopping) end();

@@ -29,6 +29,29 @@ const filled = (values: Record<string, unknown>): EntryProperties =>
 const pictureValue = (src: string, alt: string | null): { value: string; alt: string } | null =>
   src ? { value: src, alt: alt ?? '' } : null;
 
+/** Properties that a post has when they are filled: what is not among those of a post that is sent again has become empty. */
+export const ENTRY_PROPERTIES: readonly string[] = [
+  'name',
+  'content',
+  'summary',
+  'category',
+  'main-category',
+  'published',
+  'updated',
+  'author',
+  'featured',
+  'meta-title',
+  'meta-description',
+  'canonical',
+  'robots',
+  'comments',
+  'location',
+  'share-title',
+  'share-description',
+  'share-photo',
+  'language',
+];
+
 /**
  * A post as the properties by which it is handed to a blog: those of `h-entry`, and beside them what no standard one holds
  * (`meta-title`, `meta-description`, `canonical`, `share-title`, `share-description`, `share-photo`, `main-category`). What the

@@ -12,7 +12,14 @@ export {
   emptyBlog,
   type PicturePixels,
 } from './blog.ts';
-export { blogEntry, type EntryProperties, entryProperties, textOfProperty, valuesOf } from './entry.ts';
+export {
+  blogEntry,
+  ENTRY_PROPERTIES,
+  type EntryProperties,
+  entryProperties,
+  textOfProperty,
+  valuesOf,
+} from './entry.ts';
 export { entriesOfCategory, type ListPart, listPage, listPart, newestFirst } from './list-page.ts';
 export { categoryPath, wholeAddress } from './page-shell.ts';
 export { foundEntries, gonePage, notFoundPage, searchPage } from './plain-pages.ts';

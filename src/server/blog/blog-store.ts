@@ -199,12 +199,21 @@ export class BlogStore {
   }
 
   private keep(post: KeptPost): KeptPost {
-    const next = { ...post, version: post.version + 1 };
+    const next = { ...post, properties: this.withOwnPaths(post.properties), version: post.version + 1 };
     // What cannot be shown is refused before it is kept: it would take every list along.
     this.entryOf(next);
     this.posts.put(next);
     this.changes += 1;
     return next;
+  }
+
+  /** Own pictures by their path: the blog may stand at another port tomorrow. */
+  private withOwnPaths(properties: EntryProperties): EntryProperties {
+    const written = JSON.stringify(properties);
+    const own = `${this.site.address}/media/`;
+    return written.includes(own)
+      ? (JSON.parse(written.replaceAll(own, '/media/')) as EntryProperties)
+      : properties;
   }
 
   private freeSlug(wished: string, uid: string): string {

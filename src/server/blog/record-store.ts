@@ -77,4 +77,9 @@ export class RecordStore<Row extends object> {
     writeWhole(join(this.folder, fileOf(key)), `${JSON.stringify(row)}\n`);
     this.rows.set(key, row);
   }
+
+  delete(key: string): void {
+    rmSync(join(this.folder, fileOf(key)), { force: true });
+    this.rows.delete(key);
+  }
 }

@@ -82,13 +82,21 @@ function checkedLookup(url: URL, allowed: readonly AllowedHost[], resolve: Resol
   };
 }
 
-/** Sends one request and reads its answer, within the bounds; no cookies, nothing that tells who the writer is. */
+/**
+ * Sends one request and reads its answer, within the bounds; no cookies, nothing that tells who the writer is but what
+ * `headers` say.
+ */
 export function askOnce(
   url: URL,
-  method: 'GET' | 'HEAD',
+  method: 'GET' | 'HEAD' | 'POST',
   { allowed, agent, resolve = resolveName, mostBytes }: Outward,
   signal: AbortSignal,
-  { headOnly = false, accept = '*/*' }: { headOnly?: boolean; accept?: string } = {},
+  {
+    headOnly = false,
+    accept = '*/*',
+    headers: said = {},
+    body: sent,
+  }: { headOnly?: boolean; accept?: string; headers?: Record<string, string>; body?: Buffer } = {},
 ): Promise<Answer> {
   return new Promise((done, fail) => {
     const send = url.protocol === 'https:' ? requestHttps : requestHttp;
@@ -98,7 +106,13 @@ export function askOnce(
       signal,
       lookup: checkedLookup(url, allowed, resolve),
       maxHeaderSize: 64 * 1024,
-      headers: { 'user-agent': agent, accept, 'accept-encoding': 'gzip, deflate, br' },
+      headers: {
+        'user-agent': agent,
+        accept,
+        'accept-encoding': 'gzip, deflate, br',
+        ...(sent ? { 'content-length': String(sent.length) } : {}),
+        ...said,
+      },
     });
     const failed = (error: Error) => {
       request.destroy();
@@ -136,7 +150,7 @@ export function askOnce(
       );
       body.on('end', () => done({ status, headers, body: Buffer.concat(parts) }));
     });
-    request.end();
+    request.end(sent);
   });
 }
 

@@ -1,0 +1,64 @@
+import type { EntryProperties } from '../../core/blog/index.ts';
+import type { JobPicture, SendOrder, Way } from './send-job.ts';
+
+/** Most pictures that one post brings. */
+const MOST_PICTURES = 500;
+
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+const isText = (value: unknown): value is string => typeof value === 'string';
+
+/** A way to where posts are published, as a page names it; null where it is none. */
+export function readWay(given: unknown): Way | null {
+  if (!isRecord(given)) return null;
+  if (given['kind'] === 'stand-in') return { kind: 'stand-in' };
+  if (given['kind'] === 'micropub' && isText(given['endpoint']) && given['endpoint'].trim() !== '')
+    return { kind: 'micropub', endpoint: given['endpoint'].trim() };
+  return null;
+}
+
+function readPicture(given: unknown): JobPicture | null {
+  if (!isRecord(given)) return null;
+  const { src, sha, name, type } = given;
+  return isText(src) && isText(sha) && /^[0-9a-f]{64}$/.test(sha) && isText(name) && isText(type)
+    ? { src, sha, name: name.slice(0, 200), type }
+    : null;
+}
+
+function readProperties(given: unknown): EntryProperties | null {
+  if (!isRecord(given)) return null;
+  const entries = Object.entries(given);
+  return entries.every(([name, values]) => Array.isArray(values) && name !== '__proto__')
+    ? (Object.fromEntries(entries) as EntryProperties)
+    : null;
+}
+
+/** An order as a page gives it; null where it is none. */
+export function readOrder(given: unknown): SendOrder | null {
+  if (!isRecord(given)) return null;
+  const { siteId, postId, title, action, url, known, due, revision } = given;
+  const way = readWay(given['way']);
+  const properties = readProperties(given['properties']);
+  const list = Array.isArray(given['pictures']) ? given['pictures'] : null;
+  const pictures = list?.map(readPicture) ?? [];
+  if (!way || !properties || !list || list.length > MOST_PICTURES) return null;
+  if (![siteId, postId, title, url, due, revision].every(isText)) return null;
+  if (action !== 'publish' && action !== 'withdraw' && action !== 'restore') return null;
+  if (known !== null && !isText(known)) return null;
+  if (due !== '' && Number.isNaN(Date.parse(due as string))) return null;
+  if (action !== 'publish' && url === '') return null;
+  if (pictures.includes(null)) return null;
+  return {
+    siteId: siteId as string,
+    postId: postId as string,
+    title: title as string,
+    way,
+    action,
+    url: url as string,
+    known,
+    properties,
+    pictures: pictures as JobPicture[],
+    due: due as string,
+    revision: revision as string,
+  };
+}
