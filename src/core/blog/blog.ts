@@ -70,6 +70,8 @@ export interface BlogEntry {
   shareDescription: string;
   sharePicture: string;
   language: string;
+  /** The place that it is about; empty: none. */
+  place: string;
 }
 
 /** Pixels of picture files by their address. */

@@ -74,6 +74,9 @@ export function entryProperties(uid: string, { fields, draft }: PostDocument): E
     'meta-title': fields.metaTitle,
     'meta-description': fields.metaDescription,
     canonical: fields.canonical,
+    robots: fields.robots,
+    comments: fields.comments,
+    location: fields.place,
     'share-title': fields.shareTitle,
     'share-description': fields.shareDescription,
     'share-photo': fields.shareImage,
@@ -173,5 +176,6 @@ export function blogEntry(
     shareDescription: textOfProperty(properties, 'share-description'),
     sharePicture: textOfProperty(properties, 'share-photo'),
     language: fields.language,
+    place: textOfProperty(properties, 'location'),
   };
 }

@@ -61,6 +61,7 @@ function dataOf(site: BlogSite, entry: BlogEntry, address: string): unknown[] {
       author: entry.author ? { '@type': 'Person', name: entry.author } : undefined,
       image: picture ? wholeAddress(site, picture) : undefined,
       articleSection: entry.mainCategory || undefined,
+      contentLocation: entry.place ? { '@type': 'Place', name: entry.place } : undefined,
       keywords: entry.categories.length > 0 ? entry.categories.join(', ') : undefined,
       inLanguage: entry.language || site.language,
       mainEntityOfPage: address,

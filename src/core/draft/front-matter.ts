@@ -96,6 +96,9 @@ const READERS: {
   shareTitle: text,
   shareDescription: text,
   shareImage: text,
+  robots: text,
+  comments: text,
+  place: text,
   targetWords: (value) =>
     Number(value) > 0 && Number.isFinite(Number(value)) ? Math.round(Number(value)) : null,
   goal: text,

@@ -18,6 +18,8 @@ export const OWN_META = {
   shareTitle: 'dune-sparrow:share-title',
   shareDescription: 'dune-sparrow:share-description',
   shareImage: 'dune-sparrow:share-picture',
+  comments: 'dune-sparrow:comments',
+  place: 'dune-sparrow:place',
 } as const;
 
 /** Classes by which what an exported page shows is known again: the featured picture, embeds, the next step. */
@@ -132,6 +134,9 @@ export function headFields(tree: Root): PostFields {
   fields.shareTitle = first(OWN_META.shareTitle);
   fields.shareDescription = first(OWN_META.shareDescription);
   fields.shareImage = first(OWN_META.shareImage);
+  fields.robots = first('robots');
+  fields.comments = first(OWN_META.comments);
+  fields.place = first(OWN_META.place);
   const shared = first('og:image');
   // With a picture of its own for shares, a page says apart which one is featured.
   fields.image = first(OWN_META.image) || (fields.shareImage !== '' ? '' : shared || textIn(data['image']));

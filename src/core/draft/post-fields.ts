@@ -29,6 +29,12 @@ export interface PostFields {
   shareTitle: string;
   shareDescription: string;
   shareImage: string;
+  /** What search is asked not to do with its page, e.g. `noindex`; empty: it may show it. */
+  robots: string;
+  /** `off`, or `until 2026-12-31`; empty: readers may comment where the blog lets them. */
+  comments: string;
+  /** The place that it is about, for structured data; empty: none. */
+  place: string;
   /** Words that the brief asks for; null: no wish. */
   targetWords: number | null;
   goal: string;
@@ -67,6 +73,9 @@ export const emptyFields = (): PostFields => ({
   shareTitle: '',
   shareDescription: '',
   shareImage: '',
+  robots: '',
+  comments: '',
+  place: '',
   targetWords: null,
   goal: '',
   audience: [],

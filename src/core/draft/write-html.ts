@@ -218,6 +218,7 @@ export function writeHtmlPage({ fields, draft }: PostDocument, metaTitle: string
     ...(metaTitle ? [textNode('\n  '), el('title', {}, [textNode(metaTitle)])] : []),
     ...meta('description', fields.metaDescription),
     ...meta('author', fields.author),
+    ...meta('robots', fields.robots),
     ...(fields.canonical ? line(el('link', { rel: ['canonical'], href: fields.canonical }, [])) : []),
     ...property('og:title', share.title),
     ...property('og:description', share.description),
@@ -234,6 +235,8 @@ export function writeHtmlPage({ fields, draft }: PostDocument, metaTitle: string
     ...own('shareTitle', [fields.shareTitle]),
     ...own('shareDescription', [fields.shareDescription]),
     ...own('shareImage', [fields.shareImage]),
+    ...own('comments', [fields.comments]),
+    ...own('place', [fields.place]),
     ...own('image', [fields.shareImage ? fields.image : '']),
     // Empty too: it says that the title stands in.
     ...(metaTitle === fields.metaTitle

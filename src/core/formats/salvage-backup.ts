@@ -101,7 +101,14 @@ function mendField(row: Row, key: string | undefined, { params }: Fault): boolea
 }
 
 /** Fields that came after the first release with backups. */
-const ADDED = ['shareTitle', 'shareDescription', 'shareImage'] as const satisfies (keyof PostFields)[];
+const ADDED = [
+  'shareTitle',
+  'shareDescription',
+  'shareImage',
+  'robots',
+  'comments',
+  'place',
+] as const satisfies (keyof PostFields)[];
 
 /** Gives posts and versions of an earlier release the fields that came since: they are empty there, and not damaged. */
 function fillFields(tables: Tables): void {

@@ -66,6 +66,7 @@ class Database extends Dexie {
       generations: 'id, siteId, [siteId+postId]',
     });
     this.version(6).upgrade(wholeFieldsOfPosts);
+    this.version(7).upgrade(wholeFieldsOfPosts);
   }
 }
 

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { describe, expect, it, vi } from 'vitest';
+import { emptyFields } from '../../core/draft/index.ts';
 import { database, openDatabase } from './database.ts';
 import first from './fixtures/database-1.json' with { type: 'json' };
 import second from './fixtures/database-2.json' with { type: 'json' };
@@ -86,7 +87,7 @@ describe.each([
     // Fields that came since are empty.
     expect(loaded.row).toEqual({
       ...rows.posts[0],
-      fields: { ...rows.posts[0].fields, shareTitle: '', shareDescription: '', shareImage: '' },
+      fields: { ...emptyFields(), ...rows.posts[0].fields },
     });
     expect(loaded.draft).toEqual(rows.bodies[0].draft);
     const site = await currentSite();

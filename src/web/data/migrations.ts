@@ -20,7 +20,7 @@ export async function houseForSites(transaction: Transaction): Promise<void> {
     await sites.put({ ...site, house: emptyHouse(), opened: '' });
 }
 
-/** Fields that came with version 6. */
+/** Fields that came with versions 6 and 7. */
 export async function wholeFieldsOfPosts(transaction: Transaction): Promise<void> {
   for (const table of ['posts', 'versions'])
     await transaction

@@ -23,6 +23,7 @@ const FIELD_NAMES: ReadonlyMap<keyof PostFields, string> = new Map<keyof PostFie
   ['shareTitle', 'title for shares'],
   ['shareDescription', 'description for shares'],
   ['shareImage', 'picture for shares'],
+  ['robots', 'wish to search'],
   ['targetWords', 'wished length'],
 ]);
 

@@ -18,6 +18,15 @@ export interface SiteRow extends Omit<SiteSettings, 'pages'> {
   changed?: string;
   /** What becomes of addresses at which nothing stands any more; not there: none were written yet. */
   redirects?: Redirect[];
+  /** Where its posts are published; not there: on the blog beside the application. */
+  publishing?: SitePublishing;
+}
+
+/** Where a site's posts are published. The token of an endpoint lies with the server alone. */
+export interface SitePublishing {
+  kind: 'stand-in' | 'micropub' | 'zip';
+  /** Of `micropub`; empty otherwise. */
+  endpoint: string;
 }
 
 /** A page of the site that is no post here; `path` is its address in comparable form. */
@@ -41,6 +50,28 @@ export interface PostRow {
   fields: PostFields;
   /** The post that this one was begun from. */
   startedFrom?: string;
+  /** How it was sent out last; not there: it never was. */
+  release?: PostRelease;
+  /** What must have been mended before it went out and was let pass, with the reason. */
+  overruled?: { item: string; why: string; at: string }[];
+}
+
+/** How a post was sent to where it is published. */
+export interface PostRelease {
+  /** Where it stands. */
+  url: string;
+  /** The version that it has there; null: the host cannot tell. */
+  version: string | null;
+  /** UTC instant at which it was sent. */
+  sentAt: string;
+  /** The version of the post that was sent, which is kept. */
+  versionId: string;
+  /** UTC instant from which readers can open it. */
+  out: string;
+  /** The same as it was wished for, on the clock of a zone. */
+  local: string;
+  zone: string;
+  withdrawn: boolean;
 }
 
 /** Points of the house's checklist that are ticked for a post, by their ids. */
@@ -60,7 +91,15 @@ export interface BodyRow {
 }
 
 /** Why a version was kept. */
-export type VersionReason = 'time' | 'named' | 'paste' | 'restore' | 'import' | 'aside' | 'trial';
+export type VersionReason =
+  | 'time'
+  | 'named'
+  | 'paste'
+  | 'restore'
+  | 'import'
+  | 'aside'
+  | 'trial'
+  | 'published';
 
 /** A post as it stood at an instant, with its score once that is computed. */
 export interface VersionRow {

@@ -9,6 +9,7 @@ const REASONS: Record<VersionReason, string> = {
   import: 'before an import',
   aside: 'from another tab',
   trial: 'before a trial',
+  published: 'when it was sent out',
 };
 
 /** Why a version was kept. */

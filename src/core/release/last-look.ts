@@ -1,0 +1,158 @@
+import { type CriterionResult, gainOf, notesOf } from '../criteria/index.ts';
+import type { PostDocument } from '../draft/index.ts';
+import { slugOf } from '../listing/index.ts';
+import { leftToFill } from './left-to-fill.ts';
+
+/** Something that the last look finds before a post goes out. */
+export interface LookItem {
+  /** The same thing keeps the same id, so that what was overruled stays so. */
+  id: string;
+  /** `must` holds publishing back until it is mended or overruled; `should` is worth mending. */
+  level: 'must' | 'should';
+  /** One or two sentences: what, and what to do. */
+  text: string;
+  /** Points that mending it brings; 0: none are known. */
+  gain: number;
+  /** Where it is mended. */
+  at: 'write' | 'outline' | 'target' | 'release' | 'site';
+  /** The words that it concerns; null: none. */
+  place: { blockId: string; start: number; end: number; quote: string } | null;
+  /** The criterion whose note says more; null: none. */
+  criterion: string | null;
+}
+
+/** What the last look has to know. */
+export interface LookAt {
+  /** As it goes out. */
+  post: PostDocument;
+  criteria: readonly CriterionResult[];
+  words: number;
+  /** Headings from the outline that wait for their text, and so stay out. */
+  waitingHeadings: readonly string[];
+  /** Title of another post that stands at the same address; empty: the address is free. */
+  addressTakenBy: string;
+  /** Blocks that still stand as in the post that this one was begun from. */
+  leftOver: { title: string; blocks: number } | null;
+  /** Points of the house's checklist that are not ticked. */
+  unticked: readonly string[];
+  /** Comments of a reviewer that are open. */
+  openComments: number;
+  /** Addresses from which readers will be led on: `/journal/old` to `/journal/new`. */
+  redirects: readonly { from: string; to: string }[];
+  /** UTC instant of now, and the time at which it shall go out; empty: at once. */
+  now: string;
+  out: string;
+  /** Whether readers have it already. */
+  isOut: boolean;
+}
+
+/** Below it a text is a note: the floor under which the score takes nothing for a post either. */
+export const LEAST_WORDS = 150;
+/** Notes that are listed one by one; nobody reads more before sending. */
+const MOST_NOTES = 6;
+
+/** Criteria whose faults a reader would meet at once. */
+const MUST: ReadonlySet<string> = new Set(['alt-present', 'links-live']);
+/** What another item says in fewer words. */
+const SAID_OTHERWISE: ReadonlySet<string> = new Set([...MUST, 'post-size']);
+
+const many = (count: number, one: string, more = `${one}s`) => `${count} ${count === 1 ? one : more}`;
+
+function musts(look: LookAt): LookItem[] {
+  const { post, criteria, words } = look;
+  const found: LookItem[] = [];
+  const add = (id: string, text: string, more: Partial<LookItem> = {}) =>
+    found.push({ id, level: 'must', text, gain: 0, at: 'write', place: null, criterion: null, ...more });
+  if (post.fields.title.trim() === '') add('title', 'It has no title. Write one.');
+  if (slugOf(post.fields.slug) === '') add('slug', 'It has no slug, and so no address. Write one.');
+  else if (look.addressTakenBy)
+    add('slug', `“${look.addressTakenBy}” stands at this address already. Choose another slug.`);
+  if (words < LEAST_WORDS)
+    add(
+      'words',
+      words === 0
+        ? 'It has no text.'
+        : `It has ${many(words, 'word')}: under ${LEAST_WORDS} it is a note, no post. Write more.`,
+    );
+  const [toFill, ...further] = leftToFill(post.draft.blocks);
+  if (toFill)
+    add(
+      'to-fill',
+      `“${toFill.quote}” is still to be filled in${further.length > 0 ? `, and ${many(further.length, 'place')} more` : ''}.`,
+      { place: toFill },
+    );
+  if (look.waitingHeadings.length > 0)
+    add(
+      'waiting-headings',
+      `${many(look.waitingHeadings.length, 'heading waits', 'headings wait')} for a text and would stay out: “${look.waitingHeadings[0]}”${look.waitingHeadings.length > 1 ? ' and others' : ''}. Write them, or take them out.`,
+      { at: 'outline' },
+    );
+  for (const note of criteria)
+    if (note.advice !== null && MUST.has(note.id) && note.measured !== 'all decorative')
+      add(note.id, note.advice, {
+        gain: gainOf(note),
+        place: note.evidence[0] ?? null,
+        criterion: note.id,
+      });
+  if (look.openComments > 0)
+    add(
+      'comments',
+      `${many(look.openComments, 'comment')} of the reviewer ${look.openComments === 1 ? 'is' : 'are'} open.`,
+    );
+  // A post that readers have keeps the date at which it came to them.
+  if (!look.isOut && look.out !== '' && Date.parse(look.out) < Date.parse(look.now) - 86_400_000)
+    add(
+      'past-date',
+      `Its date, ${look.out.slice(0, 10)}, has passed: readers would take it for old. Set another, or take it off to publish as of now.`,
+      { at: 'release' },
+    );
+  return found;
+}
+
+function shoulds(look: LookAt): LookItem[] {
+  const { post, criteria } = look;
+  const found: LookItem[] = [];
+  const add = (id: string, text: string, more: Partial<LookItem> = {}) =>
+    found.push({ id, level: 'should', text, gain: 0, at: 'write', place: null, criterion: null, ...more });
+  if (look.leftOver && look.leftOver.blocks > 0)
+    add(
+      'left-over',
+      `${many(look.leftOver.blocks, 'paragraph stands', 'paragraphs stand')} as in “${look.leftOver.title}”, from which it was begun.`,
+    );
+  const notes = notesOf(criteria).filter((note) => !SAID_OTHERWISE.has(note.id) && gainOf(note) >= 0.05);
+  for (const note of notes.slice(0, MOST_NOTES))
+    add(note.id, note.advice ?? '', {
+      gain: gainOf(note),
+      place: note.evidence[0] ?? null,
+      criterion: note.id,
+      at: note.place === 'target' ? 'target' : 'write',
+    });
+  const rest = notes.slice(MOST_NOTES);
+  if (rest.length > 0)
+    add('more-notes', `${many(rest.length, 'smaller note')} in the margin.`, {
+      gain: rest.reduce((sum, note) => sum + gainOf(note), 0),
+    });
+  if (post.fields.category.trim() === '')
+    add('category', 'It has no category, and so stands on no list of one.', { at: 'release' });
+  if (post.fields.excerpt.trim() === '')
+    add('excerpt', 'It has no excerpt: lists show its opening.', { at: 'release' });
+  if (look.unticked.length > 0)
+    add(
+      'checklist',
+      `${many(look.unticked.length, 'point')} of the house checklist ${look.unticked.length === 1 ? 'is' : 'are'} open: ${look.unticked.slice(0, 3).join('; ')}${look.unticked.length > 3 ? '…' : ''}`,
+      { at: 'release' },
+    );
+  for (const { from, to } of look.redirects)
+    add(`redirect ${from}`, `Readers who come to ${from} will be led to ${to}.`, { at: 'site' });
+  return found;
+}
+
+/**
+ * What the last look finds, in the order in which a careful person looks: what must be mended, then what should be, the most to
+ * win first.
+ */
+export const lastLook = (look: LookAt): LookItem[] => [...musts(look), ...shoulds(look)];
+
+/** What still holds a post back: `must` items that nobody overruled. */
+export const holdingBack = (items: readonly LookItem[], overruled: readonly { item: string }[]): LookItem[] =>
+  items.filter(({ id, level }) => level === 'must' && !overruled.some(({ item }) => item === id));
