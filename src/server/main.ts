@@ -5,7 +5,7 @@ import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
 import { openBlog } from './blog/blog-server.ts';
 import { allowedHosts } from './fetch/allowed-hosts.ts';
-import { openPublishing, type StandIn } from './host/publishing.ts';
+import { openPublishing, type StandIn, standInOf } from './host/publishing.ts';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 
@@ -69,7 +69,7 @@ function startBlog({
     const address = `http://${shown}:${actual}`;
     const blog = openBlog(join(dataFolder(demo), 'blog'), address, demo ? `${root}dist` : null, hosts);
     app = blog.app;
-    stands({ address, token: blog.store.ownToken() });
+    stands(standInOf(address, blog.store));
     console.log(`The blog stands at ${address}/`);
   });
   stopping.push(() => {

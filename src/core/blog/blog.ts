@@ -30,6 +30,9 @@ export interface BlogSite {
   moreWords: string;
 }
 
+/** What the house decides of how its blog looks. */
+export type BlogSettings = Pick<BlogSite, 'categories' | 'look' | 'perPage' | 'moreWords'>;
+
 /** A picture as a page shows it. */
 export interface BlogPicture {
   src: string;

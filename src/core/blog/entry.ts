@@ -139,6 +139,12 @@ function fieldsOf(properties: EntryProperties): PostFields {
   };
 }
 
+/** A post as an entry tells of it, for a comparison with the one that is written here. */
+export const postOfEntry = (properties: EntryProperties): PostDocument => ({
+  fields: fieldsOf(properties),
+  draft: readHtml(`<article>${contentOf(properties)}</article>`).draft,
+});
+
 /**
  * A post's page out of the properties that a blog was handed. Its content is read as any page from elsewhere is: structure and
  * words come in, nothing that could run. An entry without a name is called by its first words.

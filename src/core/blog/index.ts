@@ -8,6 +8,7 @@ export {
   type BlogEntry,
   type BlogPicture,
   type BlogSeed,
+  type BlogSettings,
   type BlogSite,
   emptyBlog,
   type PicturePixels,
@@ -17,6 +18,7 @@ export {
   ENTRY_PROPERTIES,
   type EntryProperties,
   entryProperties,
+  postOfEntry,
   textOfProperty,
   valuesOf,
 } from './entry.ts';

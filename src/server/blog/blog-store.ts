@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { imageSize } from 'image-size';
 import {
   type BlogEntry,
+  type BlogSettings,
   type BlogSite,
   blogEntry,
   type EntryProperties,
@@ -81,6 +82,7 @@ export class BlogStore {
     this.posts = new RecordStore(join(folder, 'posts'), ({ uid }) => uid);
     this.redirects = this.read('redirects.json', []);
     this.tokens = this.read('tokens.json', []);
+    Object.assign(this.site, this.read<Partial<BlogSettings>>('settings.json', {}));
     const media = join(folder, 'media');
     for (const name of existsSync(media) ? readdirSync(media) : [])
       if (MEDIA_NAME.test(name)) this.measure(name, readFileSync(join(media, name)));
@@ -89,6 +91,20 @@ export class BlogStore {
   private read<Value>(name: string, otherwise: Value): Value {
     const path = join(this.folder, name);
     return existsSync(path) ? (JSON.parse(readFileSync(path, 'utf8')) as Value) : otherwise;
+  }
+
+  // The house's wishes
+
+  /** What the house decided of how the blog looks. */
+  get settings(): BlogSettings {
+    const { categories, look, perPage, moreWords } = this.site;
+    return { categories, look, perPage, moreWords };
+  }
+
+  set settings(settings: BlogSettings) {
+    writeWhole(join(this.folder, 'settings.json'), `${JSON.stringify(settings, null, 2)}\n`);
+    Object.assign(this.site, settings);
+    this.changes += 1;
   }
 
   // Posts

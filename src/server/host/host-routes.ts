@@ -2,7 +2,7 @@ import express, { type Response, Router } from 'express';
 import { ownPages } from '../own-pages.ts';
 import { HostProblem } from './blog-host.ts';
 import type { Publishing } from './publishing.ts';
-import { readOrder, readWay } from './read-order.ts';
+import { readOrder, readSettings, readWay } from './read-order.ts';
 import { accountOf } from './send-job.ts';
 
 /** As much as a post and a picture may have. */
@@ -19,7 +19,7 @@ function saySo(response: Response, error: unknown): void {
  * The way of the application's pages to where posts are published: they hand over pictures and posts, see what became of them,
  * and never a token.
  */
-export function hostRoutes({ queue, tokens, hostOf, standIn }: Publishing): Router {
+export function hostRoutes({ queue, tokens, hostOf, addressNow, standIn }: Publishing): Router {
   const router = Router();
   router.use(ownPages('Publishing'));
   router.use((_request, response, next) => {
@@ -29,7 +29,21 @@ export function hostRoutes({ queue, tokens, hostOf, standIn }: Publishing): Rout
   const json = express.json({ limit: MOST_POST });
 
   router.get('/ways', (_request, response) => {
-    response.json({ standIn: standIn()?.address ?? null });
+    const blog = standIn();
+    response.json({ standIn: blog ? { address: blog.address, settings: blog.settings() } : null });
+  });
+  router.put('/settings', json, (request, response) => {
+    const blog = standIn();
+    const settings = readSettings(request.body);
+    if (!blog) response.status(409).json({ problem: 'The blog beside the application does not stand.' });
+    else if (!settings)
+      response
+        .status(400)
+        .json({ problem: 'Those are no settings of a blog: look, posts a page, words, categories.' });
+    else {
+      blog.setSettings(settings);
+      response.json({ settings: blog.settings() });
+    }
   });
   router.put('/token', json, (request, response) => {
     const { endpoint, token } = (request.body ?? {}) as { endpoint?: unknown; token?: unknown };
@@ -67,7 +81,7 @@ export function hostRoutes({ queue, tokens, hostOf, standIn }: Publishing): Rout
       return;
     }
     try {
-      response.json(await hostOf(way).read(url));
+      response.json(await hostOf(way).read(addressNow(way, url)));
     } catch (error) {
       saySo(response, error);
     }

@@ -8,7 +8,7 @@ import { entryProperties } from '../../core/blog/index.ts';
 import { emptyFields, type PostFields, readMarkdown } from '../../core/draft/index.ts';
 import { newBlog, picture } from '../blog/blog.test-data.ts';
 import { createBlog } from '../blog/blog-app.ts';
-import { openPublishing } from './publishing.ts';
+import { openPublishing, standInOf } from './publishing.ts';
 import type { SendOrder } from './send-job.ts';
 
 /** Listens at a port of its own. */
@@ -32,13 +32,7 @@ export async function standing(pauses: readonly number[] = [10]) {
   const blog = newBlog({ site: { address: server.address } });
   app = createBlog(blog.store);
   const folder = mkdtempSync(join(tmpdir(), 'host-'));
-  const publishing = openPublishing(
-    folder,
-    '1',
-    {},
-    () => ({ address: server.address, token: blog.token }),
-    pauses,
-  );
+  const publishing = openPublishing(folder, '1', {}, () => standInOf(server.address, blog.store), pauses);
   return { ...server, blog, folder, ...publishing };
 }
 

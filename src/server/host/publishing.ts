@@ -1,3 +1,5 @@
+import type { BlogSettings } from '../../core/blog/index.ts';
+import type { BlogStore } from '../blog/blog-store.ts';
 import type { Outward } from '../fetch/ask-once.ts';
 import { type BlogHost, HostProblem } from './blog-host.ts';
 import { MicropubClient } from './micropub-client.ts';
@@ -10,13 +12,28 @@ export interface StandIn {
   /** Without closing slash. */
   address: string;
   token: string;
+  /** What the house decided of how it looks. */
+  settings: () => BlogSettings;
+  setSettings: (settings: BlogSettings) => void;
 }
+
+/** The blog beside the application, over its store. */
+export const standInOf = (address: string, store: BlogStore): StandIn => ({
+  address,
+  token: store.ownToken(),
+  settings: () => store.settings,
+  setSettings: (settings) => {
+    store.settings = settings;
+  },
+});
 
 /** Everything by which posts get out. */
 export interface Publishing {
   queue: SendQueue;
   tokens: TokenStore;
   hostOf: (way: Way) => BlogHost;
+  /** Where a post stands now that was sent to an address. */
+  addressNow: (way: Way, url: string) => string;
   standIn: () => StandIn | null;
 }
 
@@ -55,5 +72,11 @@ export function openPublishing(
       throw new HostProblem('refused', `There is no token for ${way.endpoint}. Set one in House rules.`);
     return new MicropubClient(way.endpoint, token, outward);
   };
-  return { queue: new SendQueue(folder, hostOf, Date.now, pauses), tokens, hostOf, standIn };
+  // The blog beside may stand at another port than when a post was sent to it.
+  const addressNow = (way: Way, url: string): string => {
+    const blog = way.kind === 'stand-in' && URL.canParse(url) ? standIn() : null;
+    return blog ? `${blog.address}${new URL(url).pathname}` : url;
+  };
+  const queue = new SendQueue(folder, hostOf, Date.now, pauses, addressNow);
+  return { queue, tokens, hostOf, addressNow, standIn };
 }

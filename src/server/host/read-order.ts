@@ -1,4 +1,5 @@
-import type { EntryProperties } from '../../core/blog/index.ts';
+import type { BlogCategory, BlogSettings, EntryProperties } from '../../core/blog/index.ts';
+import { slugOf } from '../../core/listing/index.ts';
 import type { JobPicture, SendOrder, Way } from './send-job.ts';
 
 /** Most pictures that one post brings. */
@@ -61,4 +62,33 @@ export function readOrder(given: unknown): SendOrder | null {
     due: due as string,
     revision: revision as string,
   };
+}
+
+/** Most categories of a blog. */
+const MOST_CATEGORIES = 500;
+
+function readCategory(given: unknown): BlogCategory | null {
+  if (!isRecord(given)) return null;
+  const { name, description, parent } = given;
+  if (!isText(name) || name.trim() === '' || !isText(description) || !isText(parent)) return null;
+  const slug = slugOf(isText(given['slug']) && given['slug'] ? given['slug'] : name);
+  return slug
+    ? { name: name.trim().slice(0, 100), slug, description: description.slice(0, 500), parent }
+    : null;
+}
+
+/** How a blog shall look, as a page says it; null where it is not said soundly. Categories are nested one level. */
+export function readSettings(given: unknown): BlogSettings | null {
+  if (!isRecord(given)) return null;
+  const { look, perPage, moreWords } = given;
+  const list = Array.isArray(given['categories']) ? given['categories'].map(readCategory) : null;
+  if (!list || list.length > MOST_CATEGORIES || list.includes(null)) return null;
+  const categories = list as BlogCategory[];
+  const tops = new Set(categories.flatMap(({ slug, parent }) => (parent === '' ? [slug] : [])));
+  if (new Set(categories.map(({ slug }) => slug)).size < categories.length) return null;
+  if (!categories.every(({ parent }) => parent === '' || tops.has(parent))) return null;
+  if (look !== 'cards' && look !== 'lines') return null;
+  if (!Number.isInteger(perPage) || (perPage as number) < 1 || (perPage as number) > 100) return null;
+  if (!isText(moreWords) || moreWords.trim() === '') return null;
+  return { categories, look, perPage: perPage as number, moreWords: moreWords.trim().slice(0, 60) };
 }

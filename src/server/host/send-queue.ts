@@ -31,6 +31,8 @@ export class SendQueue {
     private readonly hostOf: (way: Way) => BlogHost,
     private readonly clock: () => number = Date.now,
     private readonly pauses: readonly number[] = PAUSES,
+    /** The address at which a post stands now that stood at another port of the same host. */
+    private readonly addressNow: (way: Way, url: string) => string = (_way, url) => url,
   ) {
     this.jobs = new RecordStore(join(folder, 'jobs'), ({ id }) => id);
     this.pictures = new PictureFiles(join(folder, 'pictures'));
@@ -134,7 +136,9 @@ export class SendQueue {
   }
 
   private async run(given: SendJob): Promise<void> {
-    let job: SendJob = { ...this.afterOwn(given), state: 'sending', tries: given.tries + 1, next: '' };
+    const own = this.afterOwn(given);
+    const url = own.url === '' ? '' : this.addressNow(own.way, own.url);
+    let job: SendJob = { ...own, url, state: 'sending', tries: given.tries + 1, next: '' };
     const keep = (next: SendJob) => {
       job = next;
       this.jobs.put(job);

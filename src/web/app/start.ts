@@ -30,6 +30,11 @@ export async function start(): Promise<void> {
   await ensureSite();
   if (!lost) await rememberHeld(new Date().toISOString());
   keepCopies();
+  // What went out while no page was open is told by the server; the first screen comes first.
+  attempt(
+    import('../state/sending.ts').then(({ lookAtSending }) => lookAtSending()),
+    'What is on its way to your readers cannot be seen',
+  );
   await emptyOldTrash(Date.now());
   if (navigator.locks) tidyPictures(await holdOpen());
 }

@@ -60,6 +60,8 @@ export interface PostRow {
 export interface PostRelease {
   /** Where it stands. */
   url: string;
+  /** The endpoint that it was sent to; empty: the blog beside the application. */
+  endpoint: string;
   /** The version that it has there; null: the host cannot tell. */
   version: string | null;
   /** UTC instant at which it was sent. */

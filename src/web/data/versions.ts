@@ -35,10 +35,11 @@ export async function keepVersion(
     const known = await versionsOf(post.siteId, post.postId);
     const [newest] = known;
     if (newest && sameContent(content, newest)) {
-      if (!name) return newest;
-      const named: VersionRow = { ...newest, name, reason: 'named' };
-      await versions.put(named);
-      return named;
+      // What was sent out is kept for good, under whatever reason it was kept before.
+      if (!name && (reason !== 'published' || newest.reason === 'published')) return newest;
+      const lasting: VersionRow = name ? { ...newest, name, reason: 'named' } : { ...newest, reason };
+      await versions.put(lasting);
+      return lasting;
     }
     const row: VersionRow = {
       id: crypto.randomUUID(),

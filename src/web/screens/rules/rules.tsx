@@ -19,6 +19,7 @@ import { BackupSection } from './backup-section.tsx';
 import { BriefSection, ChecklistSection } from './house-sections.tsx';
 import { LanguageSection } from './language-section.tsx';
 import { PicturesSection } from './pictures-section.tsx';
+import { PublishingSection } from './publishing-section.tsx';
 import { ReaderSection } from './reader-section.tsx';
 import { RemoveSite } from './remove-site.tsx';
 import { ResearchSection } from './research-section.tsx';
@@ -119,6 +120,7 @@ export function Rules() {
           </Link>
         </section>
         <LanguageSection site={site} />
+        <PublishingSection site={site} />
         <PicturesSection site={site} />
         <ReaderSection site={site} />
         <section aria-label="Appearance" className="mb-8 w-52 border-t pt-5">

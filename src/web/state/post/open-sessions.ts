@@ -1,3 +1,4 @@
+import type { PostFields } from '../../../core/draft/index.ts';
 import type { PostContent } from '../../data/post-content.ts';
 import { takeBackInRow } from '../../data/posts.ts';
 
@@ -8,6 +9,7 @@ interface OpenSession {
   takeBack(before: PostContent, after: PostContent): string;
   /** Resolves when what was written so far is kept, or could not be. */
   saved(): Promise<void>;
+  setFields(fields: Partial<PostFields>): void;
 }
 
 const open = new Set<OpenSession>();
@@ -48,4 +50,11 @@ export async function takeBackInPost(id: string, before: PostContent, after: Pos
   return session
     ? session.takeBack(before, after)
     : takeBackInRow(id, before, after, new Date().toISOString());
+}
+
+/** Sets fields of a post in the session that has it open; false where none in this tab has. */
+export function setFieldsOfOpen(id: string, fields: Partial<PostFields>): boolean {
+  const session = [...open].find((one) => one.id === id);
+  session?.setFields(fields);
+  return session !== undefined;
 }

@@ -1,116 +1,112 @@
-import { Eye, FileCode, FileJson, FileText, FileType2, Printer } from 'lucide-react';
-import { useState } from 'react';
+import { FileCode, FileJson, FileText, FileType2, Printer } from 'lucide-react';
 import { useNavigate } from 'react-router';
-import { notesOf } from '../../../../core/criteria/index.ts';
-import { STATUSES, type Status } from '../../../../core/draft/index.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { exportPost } from '../../../state/post/export-post.ts';
 import type { Export } from '../../../state/post/exports.ts';
-import { setStatus } from '../../../state/post/set-status.ts';
+import { releaseBy, wayOf } from '../../../state/post/publish-post.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
-import { ToWin } from '../../../ui/earned.tsx';
-import { ChoiceField, TextField } from '../../../ui/field.tsx';
 import { Ridge } from '../../../ui/ridge.tsx';
-import { STATUS_NAMES } from '../../../ui/status-names.ts';
 import { Waiting } from '../../../ui/waiting.tsx';
 import { Editable } from '../frame/editable.tsx';
 import { LeftOverNotice } from '../frame/left-over-notice.tsx';
 import { usePost } from '../frame/post-context.ts';
 import { useLeftOver } from '../frame/use-left-over.ts';
 import { Ledger } from '../ledger/ledger.tsx';
+import { AddressPanel } from './address-panel.tsx';
+import { Filing } from './filing.tsx';
 import { HouseChecklist } from './house-checklist.tsx';
+import { LookList } from './look-list.tsx';
+import { OnTheWay } from './on-the-way.tsx';
+import { SendPanel } from './send-panel.tsx';
+import { Stands } from './stands.tsx';
+import { useLook, useNeighbours, usePostRow, useStandIn, useStanding } from './use-release.ts';
 
-/** Release: the whole account of the score, and the ways out. */
+/** Release: the last look in the order in which a careful person looks, and beside it the way to the readers. */
 export function Release() {
-  const { session, site } = usePost();
+  const post = usePost();
+  const { session, site } = post;
   const { fields, report } = useAppSelector((state) => state.openPost);
   const navigate = useNavigate();
   const leftOver = useLeftOver(session);
-  const [refused, setRefused] = useState('');
+  const row = usePostRow(session.id);
+  const blog = useStandIn();
+  const { takenBy, newer } = useNeighbours(post);
+  const look = useLook(post, row, takenBy);
+  const account = useStanding(post, row);
   const exportAs = (as: Export) => attempt(exportPost(session, site, as));
-  if (!report) return <Waiting className="m-8 h-56" />;
-  const [first] = notesOf(report.criteria);
+  if (!report || !look) return <Waiting className="m-8 h-56" />;
+  const way = wayOf(site);
+  const settings = way?.kind === 'stand-in' ? (blog?.settings ?? null) : null;
+  const release = way ? releaseBy(way, row?.release) : undefined;
+  // The blog beside may stand at another port than when the post was sent to it.
+  const address =
+    release && way?.kind === 'stand-in' && blog && URL.canParse(release.url)
+      ? `${blog.address}${new URL(release.url).pathname}`
+      : (release?.url ?? '');
   return (
     <main className="h-full overflow-auto">
-      <div className="mx-auto max-w-5xl px-8 py-7 max-[700px]:px-4">
-        <LeftOverNotice postId={session.id} leftOver={leftOver} />
-        <section aria-label="Score by group" className="mb-7 flex flex-wrap items-end gap-x-8 gap-y-5">
-          <div>
-            <p className="text-[64px] leading-none font-semibold">{report.score.toFixed(1)}</p>
-            <p className="mt-1 text-soft">of 100 points</p>
-          </div>
-          <div className="max-w-full overflow-x-auto">
-            <Ridge groups={report.groups} width={690} height={104} names />
-          </div>
-        </section>
-        <div className="mb-8 flex flex-wrap items-end gap-x-6 gap-y-4 border-y py-4">
-          <p className="mr-auto max-w-sm">
-            {first ? (
-              <>
-                <span className="text-soft">First to mend: </span>
-                {first.advice} <ToWin points={first.available - first.points} />
-              </>
-            ) : (
-              'Nothing is left to win. Time to publish.'
-            )}
-          </p>
+      <div className="mx-auto grid max-w-6xl grid-cols-[minmax(0,1fr)_300px] gap-x-10 px-8 py-7 max-[940px]:grid-cols-1 max-[700px]:px-4">
+        <div className="min-w-0">
+          <LeftOverNotice postId={session.id} leftOver={leftOver} />
+          <Stands settings={settings} newer={newer} />
+          <LookList items={look.items} overruled={row?.overruled ?? []} postId={session.id} />
           <Editable>
-            <div className="w-36">
-              <ChoiceField<Status>
-                label="Status"
-                value={fields.status}
-                onChange={(status) => setRefused(setStatus(session, status))}
-                options={STATUSES.map((value) => ({ value, name: STATUS_NAMES[value] }))}
-              />
+            <Filing settings={settings} />
+            <div className="mb-8">
+              <HouseChecklist session={session} site={site} />
             </div>
           </Editable>
-          {refused && (
-            <p role="alert" className="order-last w-full text-rust">
-              {refused}
-            </p>
-          )}
-          <div role="group" aria-label="Export" className="flex flex-wrap gap-2">
-            <Button onClick={() => exportAs('md')}>
-              <FileText size={15} aria-hidden />
-              Markdown
-            </Button>
-            <Button onClick={() => exportAs('docx')}>
-              <FileType2 size={15} aria-hidden />
-              .docx
-            </Button>
-            <Button onClick={() => exportAs('html')}>
-              <FileCode size={15} aria-hidden />
-              HTML
-            </Button>
-            <Button onClick={() => navigate(`/posts/${session.id}/reading`)}>
-              <Eye size={15} aria-hidden />
-              Reader’s view
-            </Button>
-            <Button onClick={() => navigate(`/posts/${session.id}/report`)}>
-              <Printer size={15} aria-hidden />
-              Print
-            </Button>
-            <Button onClick={() => exportAs('score')}>
-              <FileJson size={15} aria-hidden />
-              Score report
-            </Button>
-          </div>
+          <section
+            aria-label="Score by group"
+            className="mb-6 flex flex-wrap items-end gap-x-8 gap-y-4 border-t pt-5"
+          >
+            <div>
+              <p className="text-[48px] leading-none font-semibold">{report.score.toFixed(1)}</p>
+              <p className="mt-1 text-soft">of 100 points</p>
+            </div>
+            <div className="max-w-full overflow-x-auto">
+              <Ridge groups={report.groups} width={560} height={84} names />
+            </div>
+          </section>
+          <Ledger criteria={report.criteria} />
         </div>
-        <Editable>
-          <div className="mb-8 grid grid-cols-2 gap-x-8 gap-y-5 max-[820px]:grid-cols-1">
-            <HouseChecklist session={session} site={site} />
-            <div className="w-64">
-              <TextField
-                label="Author"
-                value={fields.author}
-                list={site.house.authors}
-                onChange={(author) => session.setFields({ author })}
-              />
+        <aside aria-label="To the readers" className="min-w-0 max-[940px]:order-first max-[940px]:mb-8">
+          <div className="sticky top-0">
+            <SendPanel account={account} held={look.held} row={row} address={blog?.address ?? ''} />
+            {address && release && !release.withdrawn && <AddressPanel address={address} />}
+            <OnTheWay
+              postId={session.id}
+              hasRelease={row?.release !== undefined}
+              written={{ fields, draft: session.finished.draft }}
+            />
+            <div role="group" aria-label="Export" className="mt-4 border-t pt-3">
+              <p className="mb-1.5 text-[13px] text-soft">As a file</p>
+              <div className="flex flex-wrap gap-2">
+                <Button onClick={() => exportAs('md')}>
+                  <FileText size={15} aria-hidden />
+                  Markdown
+                </Button>
+                <Button onClick={() => exportAs('docx')}>
+                  <FileType2 size={15} aria-hidden />
+                  .docx
+                </Button>
+                <Button onClick={() => exportAs('html')}>
+                  <FileCode size={15} aria-hidden />
+                  HTML
+                </Button>
+                <Button onClick={() => navigate(`/posts/${session.id}/report`)}>
+                  <Printer size={15} aria-hidden />
+                  Print
+                </Button>
+                <Button onClick={() => exportAs('score')}>
+                  <FileJson size={15} aria-hidden />
+                  Score report
+                </Button>
+              </div>
             </div>
           </div>
-        </Editable>
-        <Ledger criteria={report.criteria} />
+        </aside>
       </div>
     </main>
   );

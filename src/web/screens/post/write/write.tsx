@@ -27,6 +27,7 @@ import { LINK_KEYS } from './sheet/link-picker.tsx';
 import { addEmbed, addFootnote, addLinkLine, addStep, setMore } from './sheet/put-in.ts';
 import { Toolbar } from './sheet/toolbar.tsx';
 import { useMarks } from './sheet/use-marks.ts';
+import { useLed } from './use-led.ts';
 
 /** What stands in a next step where the brief names none. */
 const NEXT_STEP = 'What to do next';
@@ -56,6 +57,7 @@ export function Write() {
     [leftOver, unedited, waiting],
   );
   useMarks(body, quiet ? null : inHand, marked);
+  useLed(body, session.id);
   useEffect(() => {
     body.ask = (what) => {
       if (what === 'picture-picker') setPicking(true);

@@ -1,0 +1,210 @@
+import { useState } from 'react';
+import { toast } from 'sonner';
+import type { BlogCategory, BlogSettings } from '../../../../core/blog/index.ts';
+import { draftedExcerpt, STATUSES, type Status } from '../../../../core/draft/index.ts';
+import { slugOf } from '../../../../core/listing/index.ts';
+import { setBlogSettings } from '../../../services/publishing.ts';
+import { setStatus } from '../../../state/post/set-status.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { AddForm } from '../../../ui/add-form.tsx';
+import { Button } from '../../../ui/button.tsx';
+import { CheckField } from '../../../ui/check-field.tsx';
+import { ChipsField } from '../../../ui/chips-field.tsx';
+import { ChoiceField, TextField } from '../../../ui/field.tsx';
+import { counted } from '../../../ui/figures.ts';
+import { STATUS_NAMES } from '../../../ui/status-names.ts';
+import { usePost } from '../frame/post-context.ts';
+
+/** Characters of an excerpt that lists show well. */
+const EXCERPT = [100, 250] as const;
+
+/** Categories in the order of their tree, those within another behind it. */
+const inTree = (categories: readonly BlogCategory[]): { name: string; shown: string }[] =>
+  categories
+    .filter(({ parent }) => parent === '')
+    .flatMap((top) => [
+      { name: top.name, shown: top.name },
+      ...categories
+        .filter(({ parent }) => parent === top.slug)
+        .map(({ name }) => ({ name, shown: `${top.name} › ${name}` })),
+    ]);
+
+/** Where the post is filed, and what its page says beside the text. */
+export function Filing({ settings }: { settings: BlogSettings | null }) {
+  const { session, site } = usePost();
+  const fields = useAppSelector((state) => state.openPost.fields);
+  const [made, setMade] = useState<BlogCategory[] | null>(null);
+  const [refused, setRefused] = useState('');
+  const categories = made ?? settings?.categories ?? [];
+  const tree = inTree(categories);
+  // A category of the post that the blog does not know stays in sight.
+  const main =
+    fields.category && !tree.some(({ name }) => name === fields.category)
+      ? [{ name: fields.category, shown: `${fields.category} (not on the blog)` }, ...tree]
+      : tree;
+  const addCategory = async (name: string) => {
+    if (!settings || slugOf(name) === '') return false;
+    const known = categories.find(
+      (one) => one.name.toLowerCase() === name.toLowerCase() || one.slug === slugOf(name),
+    );
+    const next = known
+      ? categories
+      : (
+          await setBlogSettings({
+            ...settings,
+            categories: [...categories, { name, slug: slugOf(name), description: '', parent: '' }],
+          })
+        ).categories;
+    setMade(next);
+    session.setFields({ category: known?.name ?? name });
+    toast(`The post is filed under “${known?.name ?? name}”.`);
+    return true;
+  };
+  const excerpt = fields.excerpt.trim();
+  const commentsUntil = /^until (\d{4}-\d{2}-\d{2})$/.exec(fields.comments)?.[1] ?? '';
+  return (
+    <section aria-label="Filing" data-place="filing" className="mb-8">
+      <h2 className="mb-3 font-serif text-xl font-semibold">Filing</h2>
+      <div className="grid grid-cols-2 gap-x-8 gap-y-4 max-[860px]:grid-cols-1">
+        <div>
+          {settings ? (
+            <>
+              <ChoiceField
+                label="Main category"
+                value={fields.category}
+                onChange={(category) => session.setFields({ category })}
+                options={[
+                  { value: '', name: 'None' },
+                  ...main.map(({ name, shown }) => ({ value: name, name: shown })),
+                ]}
+              />
+              <AddForm
+                label="A new category"
+                placeholder="A new category"
+                small
+                onAdd={addCategory}
+                className="mt-1.5"
+              />
+            </>
+          ) : (
+            <TextField
+              label="Main category"
+              value={fields.category}
+              onChange={(category) => session.setFields({ category })}
+            />
+          )}
+        </div>
+        <ChipsField
+          label="Further categories"
+          items={fields.categories}
+          suggestions={tree.map(({ name }) => name).filter((name) => name !== fields.category)}
+          onChange={(categories) => session.setFields({ categories })}
+        />
+        <TextField
+          label="Author"
+          value={fields.author}
+          list={site.house.authors}
+          onChange={(author) => session.setFields({ author })}
+        />
+        <div>
+          <ChoiceField<Status>
+            label="Status"
+            value={fields.status}
+            onChange={(status) => setRefused(setStatus(session, status))}
+            options={STATUSES.map((value) => ({ value, name: STATUS_NAMES[value] }))}
+            note="Sending sets it. By hand only for posts that stand elsewhere."
+          />
+          {refused && (
+            <p role="alert" className="mt-1 text-rust">
+              {refused}
+            </p>
+          )}
+        </div>
+        <div className="col-span-2 max-[860px]:col-span-1">
+          <ChipsField label="Tags" items={fields.tags} onChange={(tags) => session.setFields({ tags })} />
+        </div>
+        <div className="col-span-2 max-[860px]:col-span-1">
+          <TextField
+            label="Excerpt"
+            rows={2}
+            value={fields.excerpt}
+            placeholder={draftedExcerpt(session.finished.draft) || 'What lists show of it'}
+            onChange={(text) => session.setFields({ excerpt: text.replace(/\n/g, ' ') })}
+            note={
+              excerpt === ''
+                ? 'Lists and feeds show the opening words.'
+                : `${counted([...excerpt].length, 'character')}; ${EXCERPT[0]} to ${EXCERPT[1]} read well in a list.`
+            }
+          />
+          {excerpt === '' && draftedExcerpt(session.finished.draft) !== '' && (
+            <Button
+              look="word"
+              className="mt-1 text-[13px]"
+              onClick={() => session.setFields({ excerpt: draftedExcerpt(session.finished.draft) })}
+            >
+              Write it out of the opening
+            </Button>
+          )}
+        </div>
+      </div>
+      <details
+        className="mt-4"
+        open={Boolean(fields.canonical || fields.robots || fields.place || fields.comments)}
+      >
+        <summary className="cursor-pointer text-soft">Search, comments, place</summary>
+        <div className="mt-3 grid grid-cols-2 gap-x-8 gap-y-4 max-[860px]:grid-cols-1">
+          <TextField
+            label="Canonical address"
+            value={fields.canonical}
+            placeholder="Its own address"
+            onChange={(canonical) => session.setFields({ canonical: canonical.trim() })}
+            note="Only where the same text stands elsewhere too, and search shall take that one."
+          />
+          <TextField
+            label="Place"
+            value={fields.place}
+            placeholder="None"
+            onChange={(place) => session.setFields({ place })}
+            note="For posts about one place: search is told, readers are not."
+          />
+          <ChoiceField<'open' | 'off' | 'until'>
+            label="Comments"
+            value={fields.comments === 'off' ? 'off' : commentsUntil ? 'until' : 'open'}
+            onChange={(wish) => {
+              const soon = new Date(Date.now() + 30 * 86_400_000).toISOString().slice(0, 10);
+              session.setFields({
+                comments: wish === 'open' ? '' : wish === 'off' ? 'off' : `until ${soon}`,
+              });
+            }}
+            options={[
+              { value: 'open', name: 'as the blog lets them' },
+              { value: 'off', name: 'off' },
+              { value: 'until', name: 'on until a day' },
+            ]}
+          />
+          {commentsUntil && (
+            <label className="block">
+              <span className="mb-1 block font-semibold">Comments until</span>
+              <input
+                type="date"
+                value={commentsUntil}
+                onChange={({ target }) =>
+                  target.value && session.setFields({ comments: `until ${target.value}` })
+                }
+                className="rounded-md border px-2.5 py-1.5"
+              />
+            </label>
+          )}
+          <CheckField
+            checked={!/\bnoindex\b/i.test(fields.robots)}
+            onChange={(shown) => session.setFields({ robots: shown ? '' : 'noindex' })}
+            className="flex items-start gap-2.5 self-center"
+            boxClassName="mt-1"
+          >
+            Search may show it
+          </CheckField>
+        </div>
+      </details>
+    </section>
+  );
+}

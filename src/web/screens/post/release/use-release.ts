@@ -1,0 +1,111 @@
+import { useEffect, useMemo, useState } from 'react';
+import type { BlogSettings } from '../../../../core/blog/index.ts';
+import { finishedDraft, placeholderHeadings } from '../../../../core/outline/index.ts';
+import { holdingBack, lastLook, type StandingAccount, standingOf } from '../../../../core/release/index.ts';
+import { isForReaders, pathOfPost } from '../../../../core/site/index.ts';
+import { database } from '../../../data/database.ts';
+import type { PostRow } from '../../../data/post-rows.ts';
+import { postsOf } from '../../../data/posts.ts';
+import { ticksOf } from '../../../data/ticks.ts';
+import { standIn } from '../../../services/publishing.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { useLiveQuery } from '../../../state/use-live-query.ts';
+import type { PostContext } from '../frame/post-context.ts';
+import { useLeftOver } from '../frame/use-left-over.ts';
+
+/** The post's row as it lies in the database: how it was sent, and what was let pass. */
+export const usePostRow = (postId: string): PostRow | undefined =>
+  useLiveQuery(() => database().posts.get(postId), [postId]);
+
+/** The blog beside the application; null: none stands, undefined: not known yet. */
+export function useStandIn(): { address: string; settings: BlogSettings } | null | undefined {
+  const [found, setFound] = useState<{ address: string; settings: BlogSettings } | null | undefined>();
+  useEffect(() => {
+    let isWanted = true;
+    standIn().then(
+      (blog) => isWanted && setFound(blog),
+      () => isWanted && setFound(null),
+    );
+    return () => {
+      isWanted = false;
+    };
+  }, []);
+  return found;
+}
+
+/** Other posts that are for readers: one at the same address, and how many carry a later date. */
+export function useNeighbours({ session, site }: PostContext): { takenBy: string; newer: number } {
+  const { slug, canonical, date } = useAppSelector((state) => state.openPost.fields);
+  const posts = useLiveQuery(() => postsOf(session.siteId), [session.siteId]);
+  return useMemo(() => {
+    const settings = { ...site, pages: null };
+    const own = slug ? pathOfPost({ slug, canonical }, settings) : null;
+    const others = (posts ?? []).filter(({ id, fields }) => id !== session.id && isForReaders(fields.status));
+    const taken = own
+      ? others.find(
+          ({ fields }) => pathOfPost({ slug: fields.slug, canonical: fields.canonical }, settings) === own,
+        )
+      : undefined;
+    const at = date || new Date().toISOString();
+    return {
+      takenBy: taken ? taken.fields.title || 'Untitled' : '',
+      newer: others.filter(({ fields }) => fields.date > at).length,
+    };
+  }, [posts, slug, canonical, date, session.id, site]);
+}
+
+/** What the last look finds, and what of it still holds the post back; null until it is scored. */
+export function useLook({ session, site }: PostContext, row: PostRow | undefined, takenBy: string) {
+  const { report, fields, outline, words } = useAppSelector((state) => state.openPost);
+  const leftOver = useLeftOver(session);
+  const ticked = useLiveQuery(() => ticksOf(session.siteId, session.id), [session]);
+  const { redirects = [] } = site;
+  const path = fields.slug ? pathOfPost(fields, { ...site, pages: null }) : null;
+  return useMemo(() => {
+    if (!report) return null;
+    const waiting = placeholderHeadings(session.body, outline);
+    const now = new Date().toISOString();
+    const items = lastLook({
+      post: { fields, draft: session.finished.draft },
+      criteria: report.criteria,
+      words,
+      waitingHeadings: session.body.blocks.flatMap(({ id, text }) => (waiting.has(id) ? [text] : [])),
+      addressTakenBy: takenBy,
+      leftOver: leftOver ? { title: leftOver.title, blocks: leftOver.blocks.length } : null,
+      unticked: site.house.checklist.flatMap(({ id, text }) => (ticked?.includes(id) ? [] : [text])),
+      openComments: 0,
+      redirects: redirects.flatMap(({ from, to }) => (to !== null && to === path ? [{ from, to }] : [])),
+      now,
+      out: fields.date,
+      isOut: fields.status === 'published' || (row?.release !== undefined && row.release.out <= now),
+    });
+    return { items, held: holdingBack(items, row?.overruled ?? []) };
+  }, [report, fields, outline, words, takenBy, leftOver, ticked, redirects, path, session, site, row]);
+}
+
+/** How the post stands towards its readers. */
+export function useStanding({ session }: PostContext, row: PostRow | undefined): StandingAccount {
+  const fields = useAppSelector((state) => state.openPost.fields);
+  // The text's state, as far as it is shown: each report is of another text.
+  const report = useAppSelector((state) => state.openPost.report);
+  const release = row?.release;
+  const sent = useLiveQuery(
+    async () => (release?.versionId ? database().versions.get(release.versionId) : undefined),
+    [release?.versionId],
+  );
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new report tells of a new text
+  return useMemo(() => {
+    const post = { fields, draft: session.finished.draft };
+    const known =
+      release && sent
+        ? {
+            document: { fields: sent.fields, draft: finishedDraft(sent.draft, sent.outline) },
+            out: release.out,
+            withdrawn: release.withdrawn,
+          }
+        : release
+          ? { document: post, out: release.out, withdrawn: release.withdrawn }
+          : null;
+    return standingOf(post, known, new Date().toISOString());
+  }, [fields, release, sent, report, session]);
+}

@@ -1,0 +1,136 @@
+import { entryProperties } from '../../../core/blog/index.ts';
+import { type PostFields, pictureAddresses } from '../../../core/draft/index.ts';
+import { instantAt } from '../../../core/release/index.ts';
+import { database } from '../../data/database.ts';
+import { pictureRow } from '../../data/picture-store.ts';
+import type { PostRelease, SiteRow } from '../../data/post-rows.ts';
+import { endpointOf } from '../../data/releases.ts';
+import { orderSending, type SendOrder, standIn, type Way } from '../../services/publishing.ts';
+import { lookAtSending } from '../sending.ts';
+import { exportPost } from './export-post.ts';
+import type { PostSession } from './post-session.ts';
+
+/** Where a site's posts are sent; null: they are packed as a file. */
+export function wayOf({ publishing }: Pick<SiteRow, 'publishing'>): Way | null {
+  if (publishing?.kind === 'zip') return null;
+  return publishing?.kind === 'micropub'
+    ? { kind: 'micropub', endpoint: publishing.endpoint }
+    : { kind: 'stand-in' };
+}
+
+/** How a post was sent out, where that was to the way that is set now. */
+export const releaseBy = (way: Way, release: PostRelease | undefined): PostRelease | undefined =>
+  release?.endpoint === endpointOf(way) ? release : undefined;
+
+/** Pictures of a post whose files lie in this browser, by what is in them. */
+async function picturesOf(session: PostSession): Promise<SendOrder['pictures']> {
+  const { fields, draft } = session.finished;
+  const pictures: SendOrder['pictures'] = [];
+  for (const src of new Set(pictureAddresses(fields, draft))) {
+    const row = await pictureRow(session.siteId, src);
+    if (!row) continue;
+    const blob = (await database().blobs.get(row.sha))?.blob;
+    pictures.push({ src, sha: row.sha, name: row.name, type: blob?.type || 'application/octet-stream' });
+  }
+  return pictures;
+}
+
+const fileOf = async (sha: string): Promise<Blob | null> => (await database().blobs.get(sha))?.blob ?? null;
+
+/** When a post goes out: at once, or at a time on the clock of a zone. */
+export type OutAt = { kind: 'now' } | { kind: 'at'; local: string; zone: string };
+
+/** Status and dates of a post that goes out. Readers who have it keep its date; what changed since is told beside. */
+function datesOf(
+  { date }: PostFields,
+  release: PostRelease | undefined,
+  at: OutAt,
+  now: string,
+): Pick<PostFields, 'status' | 'date' | 'updated'> {
+  if (at.kind === 'at') {
+    const instant = instantAt(at.zone, at.local);
+    return { status: instant > now ? 'scheduled' : 'published', date: instant, updated: '' };
+  }
+  const wasOut = release !== undefined && release.out <= now;
+  const comes = Date.parse(date);
+  return wasOut
+    ? { status: 'published', date: date || release.out, updated: now }
+    : { status: 'published', date: comes <= Date.parse(now) ? date : now, updated: '' };
+}
+
+/**
+ * Sends the post as it stands to where the site's posts are published, or packs it as a file where they are not sent. What was
+ * sent is kept as a version. Throws a sentence where it could not be handed over; then nothing of the post is changed.
+ */
+export async function publishPost(
+  session: PostSession,
+  site: SiteRow,
+  given: PostRelease | undefined,
+  at: OutAt,
+): Promise<void> {
+  const way = wayOf(site);
+  const release = way ? releaseBy(way, given) : undefined;
+  // Before anything of the post is touched: is there anybody to hand it to?
+  if (way) await standIn();
+  const back = session.change({
+    fields: datesOf(session.document.fields, release, at, new Date().toISOString()),
+  });
+  try {
+    await session.saved();
+    const version = await session.keepVersion('published');
+    if (!way) {
+      await exportPost(session, site, 'md');
+      return;
+    }
+    const { fields, draft } = session.finished;
+    await orderSending(
+      {
+        siteId: session.siteId,
+        postId: session.id,
+        title: fields.title,
+        way,
+        action: 'publish',
+        url: release?.url ?? '',
+        known: release?.version ?? null,
+        properties: entryProperties(session.id, { fields: { ...fields, status: 'published' }, draft }),
+        pictures: await picturesOf(session),
+        // Only the blog beside is known to hold a post back until its day.
+        due: way.kind === 'micropub' && fields.status === 'scheduled' ? fields.date : '',
+        revision: version.id,
+      },
+      fileOf,
+    );
+  } catch (error) {
+    await back();
+    throw error;
+  }
+  await lookAtSending();
+}
+
+/** Takes a published post from its readers, or gives it back to them. */
+export async function orderAgain(
+  session: PostSession,
+  site: SiteRow,
+  release: PostRelease,
+  action: 'withdraw' | 'restore',
+): Promise<void> {
+  const way = wayOf(site);
+  if (!way) return;
+  await orderSending(
+    {
+      siteId: session.siteId,
+      postId: session.id,
+      title: session.document.fields.title,
+      way,
+      action,
+      url: release.url,
+      known: release.version,
+      properties: {},
+      pictures: [],
+      due: '',
+      revision: release.versionId,
+    },
+    fileOf,
+  );
+  await lookAtSending();
+}

@@ -1,0 +1,82 @@
+import { useSyncExternalStore } from 'react';
+import { toast } from 'sonner';
+import { database } from '../data/database.ts';
+import { loadPost, savePost } from '../data/posts.ts';
+import { keepSent, postsNowOut } from '../data/releases.ts';
+import { type SendJob, sendJobs } from '../services/publishing.ts';
+import { setFieldsOfOpen } from './post/open-sessions.ts';
+
+/** Milliseconds between two looks: while something is on its way, and else. */
+const SOON = 1000;
+const LATER = 20_000;
+
+let jobs: readonly SendJob[] = [];
+let isAway = false;
+let timer = 0;
+const listeners = new Set<() => void>();
+
+const isUnderWay = ({ state, next }: SendJob) =>
+  state === 'sending' || (state === 'waiting' && (next === '' || Date.parse(next) - Date.now() < 60_000));
+
+async function takeStatus(postId: string, status: 'published' | 'draft'): Promise<void> {
+  if (setFieldsOfOpen(postId, { status })) return;
+  const loaded = await loadPost(postId);
+  if (!loaded || loaded.row.fields.status === status) return;
+  const { row, draft, outline } = loaded;
+  const document = { fields: { ...row.fields, status }, draft };
+  await savePost({ id: postId, revision: row.revision, now: new Date().toISOString(), document, outline });
+}
+
+const SAID = { publish: 'stands on the blog now', withdraw: 'is withdrawn', restore: 'is back on the blog' };
+
+/** Takes in what became of posts on their way, and of those whose time has come. */
+async function takeIn(now: readonly SendJob[]): Promise<void> {
+  const own = (await database().sites.toArray()).map(({ id }) => id);
+  for (const { action, title, postId, isLater } of await keepSent(
+    now.filter((job) => own.includes(job.siteId)),
+  )) {
+    if (action === 'withdraw') await takeStatus(postId, 'draft');
+    if (action === 'restore') await takeStatus(postId, 'published');
+    const row = await database().posts.get(postId);
+    const waits = action === 'publish' && Date.parse(row?.release?.out ?? '') > Date.now();
+    toast(`“${title}” ${waits || isLater ? 'was handed over and goes out on its day' : SAID[action]}.`);
+  }
+  for (const { id, fields } of await postsNowOut(new Date().toISOString())) {
+    await takeStatus(id, 'published');
+    toast(`“${fields.title}” is out now.`, { duration: 12_000 });
+  }
+}
+
+/** Looks at what is on its way; from then on by itself, sooner while something is. */
+export async function lookAtSending(): Promise<void> {
+  clearTimeout(timer);
+  try {
+    const found = await sendJobs();
+    if (JSON.stringify(found) !== JSON.stringify(jobs) || isAway) {
+      jobs = found;
+      isAway = false;
+      for (const tell of listeners) tell();
+    }
+    await takeIn(found);
+  } catch (error) {
+    // The server is away, or keeps nothing; the screen says it where something waits.
+    console.warn('What is on its way cannot be seen:', error);
+    if (!isAway) {
+      isAway = true;
+      for (const tell of listeners) tell();
+    }
+  } finally {
+    timer = window.setTimeout(() => void lookAtSending(), jobs.some(isUnderWay) ? SOON : LATER);
+  }
+}
+
+const subscribe = (listener: () => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
+
+/** Posts on their way to where they are published, of all sites, in the order in which they go. */
+export const useSendJobs = (): readonly SendJob[] => useSyncExternalStore(subscribe, () => jobs);
+
+/** Whether the server cannot be asked. */
+export const useIsServerAway = (): boolean => useSyncExternalStore(subscribe, () => isAway);
