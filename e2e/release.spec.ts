@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { expect, type Page, test } from '@playwright/test';
 import { faultsOf } from './steps/accessibility.ts';
-import { caretAtEndOf, goTo, newPost, paste, saved } from './steps/writer.ts';
+import { caretAtEndOf, goTo, newPost, openPosts, paste, saved } from './steps/writer.ts';
 
 const port = Number(process.env['E2E_PORT'] ?? 4317);
 const blog = (path: string) => `http://127.0.0.1:${port + 2}${path}`;
@@ -95,6 +95,10 @@ test('a post is published, read back, changed, withdrawn and put back', async ({
   await expect(page.getByRole('img', { name: `QR code of ${blog(`/journal/${slug}`)}` })).toBeVisible();
   expect(await faultsOf(page, 'release, published')).toEqual([]);
 
+  await expect(page.getByRole('region', { name: 'Read back' })).toContainText(
+    'The page stands as it was sent.',
+  );
+
   const reader = await context.newPage();
   await reader.goto(blog(`/journal/${slug}`));
   const article = reader.getByRole('article');
@@ -176,4 +180,54 @@ test('a host that does not let the post in says why; it waits, is tried again, a
     .getByRole('button', { name: 'Give up' })
     .click();
   await standing(page, 'Draft');
+});
+
+test('a post that was changed on the blog is compared, and goes over it only where that is wished', async ({
+  page,
+}) => {
+  await openPosts(page);
+  await page.getByRole('link', { name: /^Waterproof panniers/ }).click();
+  await goTo(page, 'Release');
+  // It came to the blog without this browser, and is found there.
+  const address = page.getByRole('region', { name: 'Address' }).getByRole('link');
+  await expect(address).toHaveAttribute('href', blog('/journal/waterproof-panniers'));
+  await standing(page, 'Published');
+  // Another tab, as another browser would be, sends it first.
+  const other = await page.context().newPage();
+  const ways = await other.request.get('/host/ways');
+  expect(JSON.stringify(await ways.json())).not.toMatch(/token/i);
+  await other.request.post('/host/jobs', {
+    data: {
+      siteId: 'elsewhere',
+      postId: 'elsewhere',
+      title: 'Panniers',
+      way: { kind: 'stand-in' },
+      action: 'publish',
+      url: blog('/journal/waterproof-panniers'),
+      known: null,
+      properties: { name: ['Panniers, as somebody else has it'], content: [{ html: '<p>Their words.</p>' }] },
+      pictures: [],
+      due: '',
+      revision: '',
+    },
+  });
+  await expect
+    .poll(async () => (await other.request.get(blog('/journal/waterproof-panniers'))).text())
+    .toContain('Their words.');
+  await goTo(page, 'Write');
+  await caretAtEndOf(page, draft(page).getByRole('heading').first());
+  await page.keyboard.type(', truly');
+  await saved(page);
+  await goTo(page, 'Release');
+  await sending(page).getByRole('button', { name: 'Publish the changes' }).click();
+  const way = page.getByRole('region', { name: 'On the way' });
+  await expect(way).toContainText('changed on the blog');
+  await way.getByRole('button', { name: 'Compare' }).click();
+  const dialog = page.getByRole('dialog', { name: 'The post was changed on the blog' });
+  await expect(dialog.getByRole('table')).toContainText('Their words.');
+  await dialog.getByRole('button', { name: 'Send mine in its place' }).click();
+  await standing(page, 'Published');
+  await expect
+    .poll(async () => (await other.request.get(blog('/journal/waterproof-panniers'))).text())
+    .toContain(', truly');
 });

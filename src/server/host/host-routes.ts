@@ -19,7 +19,7 @@ function saySo(response: Response, error: unknown): void {
  * The way of the application's pages to where posts are published: they hand over pictures and posts, see what became of them,
  * and never a token.
  */
-export function hostRoutes({ queue, tokens, hostOf, addressNow, standIn }: Publishing): Router {
+export function hostRoutes({ queue, tokens, hostOf, addressNow, standIn, readPage }: Publishing): Router {
   const router = Router();
   router.use(ownPages('Publishing'));
   router.use((_request, response, next) => {
@@ -82,6 +82,20 @@ export function hostRoutes({ queue, tokens, hostOf, addressNow, standIn }: Publi
     }
     try {
       response.json(await hostOf(way).read(addressNow(way, url)));
+    } catch (error) {
+      saySo(response, error);
+    }
+  });
+
+  router.post('/page', json, async (request, response) => {
+    const { way: given, url } = (request.body ?? {}) as { way?: unknown; url?: unknown };
+    const way = readWay(given);
+    if (!way || typeof url !== 'string') {
+      response.status(400).json({ problem: 'Say which page is to be read.' });
+      return;
+    }
+    try {
+      response.json(await readPage(way, url));
     } catch (error) {
       saySo(response, error);
     }

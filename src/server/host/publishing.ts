@@ -1,6 +1,10 @@
 import type { BlogSettings } from '../../core/blog/index.ts';
+import { decodeText, UnreadableFile } from '../../core/draft/index.ts';
 import type { BlogStore } from '../blog/blog-store.ts';
 import type { Outward } from '../fetch/ask-once.ts';
+import { goOut } from '../fetch/go-out.ts';
+import { HostPace } from '../fetch/host-pace.ts';
+import { Refusal } from '../fetch/refusal.ts';
 import { type BlogHost, HostProblem } from './blog-host.ts';
 import { MicropubClient } from './micropub-client.ts';
 import type { Way } from './send-job.ts';
@@ -27,6 +31,12 @@ export const standInOf = (address: string, store: BlogStore): StandIn => ({
   },
 });
 
+/** The blog beside is this server's own: no other private address is opened by asking it. */
+const ownHost = ({ address }: StandIn) => {
+  const { hostname, port } = new URL(address);
+  return { name: hostname, port: Number(port) || null };
+};
+
 /** Everything by which posts get out. */
 export interface Publishing {
   queue: SendQueue;
@@ -35,6 +45,8 @@ export interface Publishing {
   /** Where a post stands now that was sent to an address. */
   addressNow: (way: Way, url: string) => string;
   standIn: () => StandIn | null;
+  /** A page as its readers get it. Throws {@link HostProblem}. */
+  readPage: (way: Way, url: string) => Promise<{ address: string; html: string }>;
 }
 
 /** Milliseconds within which a host must have taken what it is sent: some do their work first and answer then. */
@@ -62,9 +74,7 @@ export function openPublishing(
       const blog = standIn();
       if (!blog)
         throw new HostProblem('away', 'The blog beside the application does not stand. Start it anew.');
-      const { hostname, port } = new URL(blog.address);
-      // It is this server's own: no other private address is opened by it.
-      const allowed = [...outward.allowed, { name: hostname, port: Number(port) || null }];
+      const allowed = [...outward.allowed, ownHost(blog)];
       return new MicropubClient(`${blog.address}/micropub`, blog.token, { ...outward, allowed }, true);
     }
     const token = tokens.of(way.endpoint);
@@ -78,5 +88,25 @@ export function openPublishing(
     return blog ? `${blog.address}${new URL(url).pathname}` : url;
   };
   const queue = new SendQueue(folder, hostOf, Date.now, pauses, addressNow);
-  return { queue, tokens, hostOf, addressNow, standIn };
+  const pace = new HostPace();
+  const readPage = async (way: Way, url: string) => {
+    const blog = way.kind === 'stand-in' ? standIn() : null;
+    const allowed = blog ? [...outward.allowed, ownHost(blog)] : outward.allowed;
+    try {
+      const { status, body, address } = await goOut(
+        addressNow(way, url),
+        'GET',
+        { ...outward, allowed },
+        pace,
+      );
+      if (status >= 400)
+        throw new HostProblem('missing', `Readers get no page there (${status}).`, { status });
+      return { address, html: decodeText(body).text };
+    } catch (error) {
+      if (error instanceof Refusal) throw new HostProblem('away', error.message);
+      if (error instanceof UnreadableFile) throw new HostProblem('refused', `The page ${error.message}`);
+      throw error;
+    }
+  };
+  return { queue, tokens, hostOf, addressNow, standIn, readPage };
 }

@@ -65,3 +65,12 @@ export async function overrule(postId: string, item: string, why: string, at: st
     });
   });
 }
+
+/** Keeps where a post stands that was not sent from this browser. */
+export async function keepRelease(postId: string, release: PostRelease): Promise<void> {
+  const { posts } = database();
+  await database().transaction('rw', posts, async () => {
+    const row = await posts.get(postId);
+    if (row && !row.release) await posts.update(postId, { release });
+  });
+}

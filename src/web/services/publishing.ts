@@ -94,6 +94,10 @@ export const postThere = (
   url: string,
 ): Promise<{ properties: EntryProperties; version: string | null }> => ask('read', 'POST', { way, url });
 
+/** A page as its readers get it. */
+export const pageThere = (way: Way, url: string): Promise<{ address: string; html: string }> =>
+  ask('page', 'POST', { way, url });
+
 export const sendJobs = async (): Promise<SendJob[]> => (await ask<{ jobs: SendJob[] }>('jobs')).jobs;
 
 /** Hands a post over with the files of its pictures that are not there yet. From then on it is the server's to send. */

@@ -1,6 +1,7 @@
 import type { Profile } from '../../core/criteria/index.ts';
 import type { PostDocument } from '../../core/draft/index.ts';
 import { Vocabulary } from '../../core/language/index.ts';
+import { finishedDraft } from '../../core/outline/index.ts';
 import { type ProfileEffect, profileEffect } from '../../core/scoring/index.ts';
 import type { Restored, RestoreMode } from '../data/backup.ts';
 import type { KeptCopy } from '../data/copies.ts';
@@ -13,6 +14,7 @@ import { sceneOf } from '../data/scene.ts';
 import { scoreRow } from '../data/score-row.ts';
 import { staleScores } from '../data/stale-scores.ts';
 import { scoreVersions } from '../data/version-scores.ts';
+import type { ReadBackAccount } from './read-back.ts';
 
 const CHUNK = 20;
 /** Milliseconds between two times that scores are kept. */
@@ -59,6 +61,22 @@ export const jobs = {
       kept = Date.now();
     }
     return stale.length;
+  },
+
+  /** What became of a post on its way to its readers: the page as they get it beside the version that was sent. */
+  async readPageBack(
+    siteId: string,
+    postId: string,
+    page: { html: string; address: string },
+    versionId: string,
+  ): Promise<ReadBackAccount | null> {
+    const sent = await database().versions.get(versionId);
+    if (!sent) return null;
+    const { readPageBack } = await import('./read-back.ts');
+    return readPageBack(siteId, postId, page, {
+      fields: sent.fields,
+      draft: finishedDraft(sent.draft, sent.outline),
+    });
   },
 
   /** What another profile would do to the posts of a site; null: the site is gone. */

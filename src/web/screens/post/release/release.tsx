@@ -18,9 +18,17 @@ import { Filing } from './filing.tsx';
 import { HouseChecklist } from './house-checklist.tsx';
 import { LookList } from './look-list.tsx';
 import { OnTheWay } from './on-the-way.tsx';
+import { ReadBackPanel } from './read-back-panel.tsx';
 import { SendPanel } from './send-panel.tsx';
 import { Stands } from './stands.tsx';
-import { useLook, useNeighbours, usePostRow, useStandIn, useStanding } from './use-release.ts';
+import {
+  useFoundRelease,
+  useLook,
+  useNeighbours,
+  usePostRow,
+  useStandIn,
+  useStanding,
+} from './use-release.ts';
 
 /** Release: the last look in the order in which a careful person looks, and beside it the way to the readers. */
 export function Release() {
@@ -34,6 +42,7 @@ export function Release() {
   const { takenBy, newer } = useNeighbours(post);
   const look = useLook(post, row, takenBy);
   const account = useStanding(post, row);
+  useFoundRelease(post, row, blog?.address ?? '');
   const exportAs = (as: Export) => attempt(exportPost(session, site, as));
   if (!report || !look) return <Waiting className="m-8 h-56" />;
   const way = wayOf(site);
@@ -75,6 +84,9 @@ export function Release() {
           <div className="sticky top-0">
             <SendPanel account={account} held={look.held} row={row} address={blog?.address ?? ''} />
             {address && release && !release.withdrawn && <AddressPanel address={address} />}
+            {way && release?.versionId && !release.withdrawn && Date.parse(release.out) <= Date.now() && (
+              <ReadBackPanel siteId={session.siteId} postId={session.id} release={release} way={way} />
+            )}
             <OnTheWay
               postId={session.id}
               hasRelease={row?.release !== undefined}

@@ -76,7 +76,14 @@ export function SendPanel({
       ? way.endpoint.replace(/^https?:\/\//, '').replace(/\/.*$/, '')
       : address.replace(/^https?:\/\//, '') || 'the blog beside the application';
   const isHeld = held === null || held.length > 0;
-  const verb = isOut ? 'Publish the changes' : standing === 'withdrawn' ? 'Publish anew' : 'Publish now';
+  const verb =
+    isOut && !release
+      ? 'Send it there'
+      : isOut
+        ? 'Publish the changes'
+        : standing === 'withdrawn'
+          ? 'Publish anew'
+          : 'Publish now';
   return (
     <section aria-label="Sending">
       <p className="text-[13px] text-soft">This post is</p>
@@ -96,7 +103,7 @@ export function SendPanel({
       )}
       <Editable>
         <div className="mt-3 flex flex-wrap gap-2">
-          {standing !== 'published' && (
+          {(standing !== 'published' || !release) && (
             <Button
               look="main"
               disabled={busy || isHeld}

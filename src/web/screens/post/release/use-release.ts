@@ -8,6 +8,8 @@ import type { PostRow } from '../../../data/post-rows.ts';
 import { postsOf } from '../../../data/posts.ts';
 import { ticksOf } from '../../../data/ticks.ts';
 import { standIn } from '../../../services/publishing.ts';
+import { findRelease } from '../../../state/post/find-release.ts';
+import { wayOf } from '../../../state/post/publish-post.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useLiveQuery } from '../../../state/use-live-query.ts';
 import type { PostContext } from '../frame/post-context.ts';
@@ -103,9 +105,39 @@ export function useStanding({ session }: PostContext, row: PostRow | undefined):
             out: release.out,
             withdrawn: release.withdrawn,
           }
-        : release
-          ? { document: post, out: release.out, withdrawn: release.withdrawn }
-          : null;
+        : release && !release.versionId
+          ? // What readers have is not known here: it is another text than this.
+            {
+              document: { ...post, fields: { ...post.fields, title: '' } },
+              out: release.out,
+              withdrawn: release.withdrawn,
+            }
+          : release
+            ? { document: post, out: release.out, withdrawn: release.withdrawn }
+            : null;
     return standingOf(post, known, new Date().toISOString());
   }, [fields, release, sent, report, session]);
+}
+
+/** Looks once whether a published post that was not sent from here stands on the blog beside the application. */
+export function useFoundRelease(
+  { session, site }: PostContext,
+  row: PostRow | undefined,
+  address: string,
+): void {
+  const status = useAppSelector((state) => state.openPost.fields.status);
+  const isWanted =
+    row !== undefined &&
+    !row.release &&
+    status === 'published' &&
+    address !== '' &&
+    wayOf(site)?.kind === 'stand-in';
+  // biome-ignore lint/correctness/useExhaustiveDependencies: one look for each visit
+  useEffect(() => {
+    if (!isWanted) return;
+    findRelease(session, site, address).catch((error: unknown) =>
+      // It does not stand there, which is no fault.
+      console.info('The post is not on the blog beside:', error),
+    );
+  }, [isWanted]);
 }
