@@ -2,7 +2,8 @@ import { parseDocument, stringify } from 'yaml';
 import { cleanFields } from './clean-draft.ts';
 import { emptyFields, type PostFields, STATUSES, type Status } from './post-fields.ts';
 
-const FENCE = /^\uFEFF?---[ \t]*\r?\n(?:([\s\S]*?)\r?\n)??(?:---|\.\.\.)[ \t]*(?:\r?\n|$)/;
+/** Front matter at the head of a file, fences included; what stands between them is the first group. */
+export const FENCE = /^\uFEFF?---[ \t]*\r?\n(?:([\s\S]*?)\r?\n)??(?:---|\.\.\.)[ \t]*(?:\r?\n|$)/;
 
 /** Front matter and what follows it. */
 export interface SplitFile {
@@ -123,20 +124,25 @@ function fieldsOf(data: Map<string, unknown>): PostFields {
   return fields;
 }
 
+/** Names of the fields of front matter, in the order in which they are written. */
+export const FIELD_NAMES: readonly string[] = Object.keys(READERS);
+
+/** The value of a field by its name in front matter. */
+export const valueOfField = (fields: PostFields, name: string): unknown =>
+  fields[propertyOf(name) as keyof PostFields];
+
+/** Whether a field is not written: an empty alternative text says "decorative"; anything else that is empty says nothing. */
+export function isLeftOut(fields: PostFields, name: string): boolean {
+  const value = valueOfField(fields, name);
+  return name === 'imageAlt'
+    ? value === null || fields.image === ''
+    : value === '' || value === null || (Array.isArray(value) && value.length === 0);
+}
+
 /** The front matter of a post, fences included: what is empty is left out, unknown fields stand last. */
 export function writeFrontMatter(fields: PostFields): string {
   const data: Record<string, unknown> = {};
-  for (const name of Object.keys(READERS)) {
-    const value = fields[propertyOf(name) as keyof PostFields];
-    // An empty alternative text says "decorative"; anything else that is empty says nothing.
-    if (
-      name === 'imageAlt'
-        ? value === null || fields.image === ''
-        : value === '' || value === null || (Array.isArray(value) && value.length === 0)
-    )
-      continue;
-    data[name] = value;
-  }
+  for (const name of FIELD_NAMES) if (!isLeftOut(fields, name)) data[name] = valueOfField(fields, name);
   Object.assign(data, fields.unknown);
   if (Object.keys(data).length === 0) return '';
   return `---\n${stringify(data, { schema: 'core', lineWidth: 0 })}---\n\n`;

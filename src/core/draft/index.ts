@@ -61,6 +61,7 @@ export { type Footnotes, footnotesOf } from './footnotes.ts';
 export { instantOf, lastSegment } from './head-fields.ts';
 export { parsePiece } from './parse-html.ts';
 export { type CleanedPaste, cleanPaste } from './paste.ts';
+export { patchMarkdown } from './patch-markdown.ts';
 export { draftWithPicturesMoved, fieldsWithPicturesMoved, pictureAddresses } from './picture-addresses.ts';
 export {
   emptyFields,
