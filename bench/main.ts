@@ -29,7 +29,9 @@ import {
   unknownSite,
 } from '../src/core/site/index.ts';
 import { readStudyPage, StudyBook, type StudyPage } from '../src/core/study/index.ts';
+import { ContentFolder } from '../src/server/host/content-folder.ts';
 import { printEditorTable } from './editor.ts';
+import { folderOfPosts } from './folder.ts';
 import { keywordCsv, keywordsOf, phrasesOf } from './keywords.ts';
 import { pictureToWeight } from './picture.ts';
 import { proseOf, termsOf } from './prose.ts';
@@ -390,6 +392,25 @@ const rows: Record<string, () => Figure | Promise<Figure>> = {
       50,
     );
     return { value: own / floor, unit: 'of one JSON.stringify of its row', bar: 40 };
+  },
+  'folder-5000': () => {
+    const { folder, read } = folderOfPosts(5000);
+    // A folder that is opened anew each time: what stays known of it is not what is asked.
+    const own = median(
+      () => {
+        kept += new ContentFolder(folder).list().length;
+      },
+      5,
+      1,
+    );
+    const floor = median(
+      () => {
+        kept += read();
+      },
+      5,
+      1,
+    );
+    return { value: own / floor, unit: 'of reading their bytes', bar: 12 };
   },
   'cli-start': () => ({ value: startOfCommandLine(), unit: 'of a start of Node', bar: 4 }),
 };

@@ -9,4 +9,7 @@ for (const signal of ['SIGINT', 'SIGTERM']) process.removeAllListeners(signal);
 const { register } = await import('tsx/esm/api');
 register();
 const { startServer } = await import('../src/server/main.ts');
-startServer({ demo: process.argv.includes('--demo') });
+const given = process.argv.slice(2);
+const at = given.findIndex((argument) => /^--content(?:=|$)/.test(argument));
+const content = at < 0 ? '' : given[at].split('=').slice(1).join('=') || given[at + 1] || '';
+startServer({ demo: given.includes('--demo'), content });

@@ -1,10 +1,11 @@
-import { readFileSync } from 'node:fs';
+import { readFileSync, statSync } from 'node:fs';
 import { createServer, type RequestListener, type Server } from 'node:http';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
 import { openBlog } from './blog/blog-server.ts';
 import { allowedHosts } from './fetch/allowed-hosts.ts';
+import { ContentFolder } from './host/content-folder.ts';
 import { openPublishing, type StandIn, standInOf } from './host/publishing.ts';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
@@ -81,8 +82,21 @@ function startBlog({
 /** What is stopped beside the application. */
 const stopping: (() => void)[] = [];
 
+/** The folder of posts that was asked for; ends with 1 and a sentence where there is none. */
+function contentFolder(asked: string): ContentFolder | null {
+  const folder = asked || process.env['CONTENT_DIR']?.trim() || '';
+  if (folder === '') return null;
+  try {
+    if (statSync(folder).isDirectory()) return new ContentFolder(folder);
+  } catch {
+    // Said below.
+  }
+  console.error(`There is no folder ${folder}. Give --content a folder of posts.`);
+  process.exit(1);
+}
+
 /** Starts the server and prints where it is; ends with 0 on SIGINT and SIGTERM, with 1 and a sentence where it cannot listen. */
-export function startServer({ demo }: { demo: boolean }): void {
+export function startServer({ demo, content = '' }: { demo: boolean; content?: string }): void {
   const { version } = JSON.parse(readFileSync(`${root}package.json`, 'utf8')) as { version: string };
   const portText = process.env['PORT'] ?? '4310';
   // Set to nothing, it must not be heard by the whole network.
@@ -103,7 +117,9 @@ export function startServer({ demo }: { demo: boolean }): void {
     .filter(Boolean);
   let blog: StandIn | null = null;
   const outward = { allowed: allowedHosts(process.env['ALLOW_HOSTS'] ?? '') };
-  const publishing = openPublishing(join(dataFolder(demo), 'host'), version, outward, () => blog);
+  const publishing = openPublishing(join(dataFolder(demo), 'host'), version, outward, () => blog, {
+    content: contentFolder(content),
+  });
   stopping.push(() => publishing.queue.stop());
   const server = httpServer(
     createApp({

@@ -1,5 +1,6 @@
 import { parseDocument, stringify } from 'yaml';
 import { cleanFields } from './clean-draft.ts';
+import { plainYaml } from './plain-yaml.ts';
 import { emptyFields, type PostFields, STATUSES, type Status } from './post-fields.ts';
 
 /** Front matter at the head of a file, fences included; what stands between them is the first group. */
@@ -24,6 +25,8 @@ export function splitFrontMatter(text: string): SplitFile {
 
 /** Reads a YAML mapping with the core schema; no prototypes, few aliases. */
 export function readYaml(yaml: string): { data: Map<string, unknown>; problem: string | null } {
+  const lines = plainYaml(yaml);
+  if (lines) return { data: lines, problem: null };
   try {
     const document = parseDocument(yaml, { schema: 'core', logLevel: 'silent', prettyErrors: false });
     const error = document.errors[0];

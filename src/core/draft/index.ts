@@ -58,6 +58,7 @@ export {
 } from './embed-address.ts';
 export { type FaqEntry, faqData, faqEntries, isFaqHeading } from './faq.ts';
 export { type Footnotes, footnotesOf } from './footnotes.ts';
+export { splitFrontMatter } from './front-matter.ts';
 export { instantOf, lastSegment } from './head-fields.ts';
 export { parsePiece } from './parse-html.ts';
 export { type CleanedPaste, cleanPaste } from './paste.ts';

@@ -1,4 +1,5 @@
 import type { EntryProperties } from '../../core/blog/index.ts';
+import type { PostDocument } from '../../core/draft/index.ts';
 
 /** A place where posts are published could not do what it was asked to; the message is a sentence for the writer. */
 export class HostProblem extends Error {
@@ -11,16 +12,23 @@ export class HostProblem extends Error {
   readonly askAgainIn: number | null;
   /** What it answered, as HTTP counts; null: it did not come to that. */
   readonly status: number | null;
+  /** Where the other version stands, where that was not known; empty: nowhere else. */
+  readonly url: string;
 
   constructor(
     kind: HostProblem['kind'],
     message: string,
-    { askAgainIn = null, status = null }: { askAgainIn?: number | null; status?: number | null } = {},
+    {
+      askAgainIn = null,
+      status = null,
+      url = '',
+    }: { askAgainIn?: number | null; status?: number | null; url?: string } = {},
   ) {
     super(message);
     this.kind = kind;
     this.askAgainIn = askAgainIn;
     this.status = status;
+    this.url = url;
   }
 }
 
@@ -30,6 +38,12 @@ export interface HostedPost {
   properties: EntryProperties;
   /** Changes whenever the post there does; null: the host cannot tell. */
   version: string | null;
+}
+
+/** A post on its way: the properties by which a blog is told of it, and, where a file is written, all of it. */
+export interface Outgoing {
+  properties: EntryProperties;
+  document: PostDocument | null;
 }
 
 /** Where a post came to stand. */
@@ -58,9 +72,9 @@ export interface HostCapabilities {
 export interface BlogHost {
   capabilities(): Promise<HostCapabilities>;
   /** Puts a new post up. Sent twice with the same `uid`, it shall stand there once. */
-  create(properties: EntryProperties): Promise<SentPost>;
+  create(post: Outgoing): Promise<SentPost>;
   /** Replaces a post by what it is now; `known` is the version that it must still have, null: whatever stands there. */
-  update(url: string, properties: EntryProperties, known: string | null): Promise<SentPost>;
+  update(url: string, post: Outgoing, known: string | null): Promise<SentPost>;
   remove(url: string): Promise<void>;
   restore(url: string): Promise<void>;
   list(): Promise<HostedPost[]>;

@@ -1,4 +1,5 @@
 import express, { type Response, Router } from 'express';
+import { zipSync } from 'fflate';
 import { ownPages } from '../own-pages.ts';
 import { HostProblem } from './blog-host.ts';
 import type { Publishing } from './publishing.ts';
@@ -19,7 +20,15 @@ function saySo(response: Response, error: unknown): void {
  * The way of the application's pages to where posts are published: they hand over pictures and posts, see what became of them,
  * and never a token.
  */
-export function hostRoutes({ queue, tokens, hostOf, addressNow, standIn, readPage }: Publishing): Router {
+export function hostRoutes({
+  queue,
+  tokens,
+  hostOf,
+  addressNow,
+  standIn,
+  readPage,
+  content,
+}: Publishing): Router {
   const router = Router();
   router.use(ownPages('Publishing'));
   router.use((_request, response, next) => {
@@ -30,7 +39,10 @@ export function hostRoutes({ queue, tokens, hostOf, addressNow, standIn, readPag
 
   router.get('/ways', (_request, response) => {
     const blog = standIn();
-    response.json({ standIn: blog ? { address: blog.address, settings: blog.settings() } : null });
+    response.json({
+      standIn: blog ? { address: blog.address, settings: blog.settings() } : null,
+      folder: content?.folder ?? null,
+    });
   });
   router.put('/settings', json, (request, response) => {
     const blog = standIn();
@@ -98,6 +110,23 @@ export function hostRoutes({ queue, tokens, hostOf, addressNow, standIn, readPag
       response.json(await readPage(way, url));
     } catch (error) {
       saySo(response, error);
+    }
+  });
+
+  router.get('/folder', (_request, response) => {
+    if (!content) response.status(404).json({ problem: 'No folder of posts is open.' });
+    else
+      response.json({
+        files: content.list().map(({ path, fields: { title } }) => ({ path, title })),
+      });
+  });
+  router.get('/folder.zip', (_request, response) => {
+    if (!content) response.status(404).json({ problem: 'No folder of posts is open.' });
+    else {
+      const files: Record<string, Uint8Array> = {};
+      for (const { path, bytes } of content.everything()) files[path] = bytes;
+      // Stored as they are: they go to a page on this machine.
+      response.type('application/zip').send(Buffer.from(zipSync(files, { level: 0 })));
     }
   });
 

@@ -32,7 +32,7 @@ export async function standing(pauses: readonly number[] = [10]) {
   const blog = newBlog({ site: { address: server.address } });
   app = createBlog(blog.store);
   const folder = mkdtempSync(join(tmpdir(), 'host-'));
-  const publishing = openPublishing(folder, '1', {}, () => standInOf(server.address, blog.store), pauses);
+  const publishing = openPublishing(folder, '1', {}, () => standInOf(server.address, blog.store), { pauses });
   return { ...server, blog, folder, ...publishing };
 }
 
@@ -63,6 +63,7 @@ export function order(fields: Partial<PostFields> = {}, more: Partial<SendOrder>
       },
       draft,
     }),
+    document: null,
     pictures: [{ src: 'media/loaf.webp', sha: PICTURE_SHA, name: 'loaf.webp', type: 'image/webp' }],
     due: '',
     revision: '1',

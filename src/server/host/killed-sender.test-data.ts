@@ -11,7 +11,9 @@ const store = new BlogStore(join(folder, 'blog'), emptyBlog('http://127.0.0.1'))
 const { address } = await listening(createBlog(store));
 // Paths, not ports, are what stays of an address between two starts.
 Object.assign(store.site, { address });
-const { queue } = openPublishing(join(folder, 'host'), '1', {}, () => standInOf(address, store), [5]);
+const { queue } = openPublishing(join(folder, 'host'), '1', {}, () => standInOf(address, store), {
+  pauses: [5],
+});
 queue.pictures.put(PICTURE_SHA, PICTURE);
 for (let at = Number(from); at < Number(from) + Number(count); at++) {
   const { properties, ...rest } = order({ title: `Post ${at}`, slug: `post-${at}` });

@@ -7,6 +7,7 @@ import {
   type HostCapabilities,
   type HostedPost,
   HostProblem,
+  type Outgoing,
   type SentPost,
 } from './blog-host.ts';
 import { entryForm } from './micropub-form.ts';
@@ -178,7 +179,7 @@ export class MicropubClient implements BlogHost {
     return { url, isLater: status === 202 };
   }
 
-  async create(properties: EntryProperties): Promise<SentPost> {
+  async create({ properties }: Outgoing): Promise<SentPost> {
     const sent = this.sentTo(await this.sendNew(properties), null);
     return { ...sent, version: sent.isLater ? null : await this.versionAt(sent.url) };
   }
@@ -210,7 +211,7 @@ export class MicropubClient implements BlogHost {
     });
   }
 
-  async update(url: string, properties: EntryProperties, known: string | null): Promise<SentPost> {
+  async update(url: string, { properties }: Outgoing, known: string | null): Promise<SentPost> {
     // Hosts that know nothing of versions compare nothing: what stands there is looked at first.
     if (known !== null) {
       const { version } = await this.read(url);

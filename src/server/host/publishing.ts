@@ -6,6 +6,8 @@ import { goOut } from '../fetch/go-out.ts';
 import { HostPace } from '../fetch/host-pace.ts';
 import { Refusal } from '../fetch/refusal.ts';
 import { type BlogHost, HostProblem } from './blog-host.ts';
+import type { ContentFolder } from './content-folder.ts';
+import { FolderHost } from './folder-host.ts';
 import { MicropubClient } from './micropub-client.ts';
 import type { Way } from './send-job.ts';
 import { SendQueue } from './send-queue.ts';
@@ -45,6 +47,8 @@ export interface Publishing {
   /** Where a post stands now that was sent to an address. */
   addressNow: (way: Way, url: string) => string;
   standIn: () => StandIn | null;
+  /** The folder of posts that is open; null: none is. */
+  content: ContentFolder | null;
   /** A page as its readers get it. Throws {@link HostProblem}. */
   readPage: (way: Way, url: string) => Promise<{ address: string; html: string }>;
 }
@@ -59,7 +63,7 @@ export function openPublishing(
   version: string,
   given: Partial<Outward>,
   standIn: () => StandIn | null,
-  pauses?: readonly number[],
+  { pauses, content = null }: { pauses?: readonly number[]; content?: ContentFolder | null } = {},
 ): Publishing {
   const outward: Outward = {
     allowed: [],
@@ -76,6 +80,14 @@ export function openPublishing(
         throw new HostProblem('away', 'The blog beside the application does not stand. Start it anew.');
       const allowed = [...outward.allowed, ownHost(blog)];
       return new MicropubClient(`${blog.address}/micropub`, blog.token, { ...outward, allowed }, true);
+    }
+    if (way.kind === 'folder') {
+      if (!content)
+        throw new HostProblem(
+          'refused',
+          'No folder of posts is open. Start Dune Sparrow with --content and the folder, or set CONTENT_DIR.',
+        );
+      return new FolderHost(content);
     }
     const token = tokens.of(way.endpoint);
     if (token === null)
@@ -108,5 +120,5 @@ export function openPublishing(
       throw error;
     }
   };
-  return { queue, tokens, hostOf, addressNow, standIn, readPage };
+  return { queue, tokens, hostOf, addressNow, standIn, readPage, content };
 }

@@ -1,4 +1,12 @@
 import type { BlogCategory, BlogSettings, EntryProperties } from '../../core/blog/index.ts';
+import {
+  cleanDraft,
+  cleanFields,
+  type Draft,
+  type PostDocument,
+  type PostFields,
+  wholeFields,
+} from '../../core/draft/index.ts';
 import { slugOf } from '../../core/listing/index.ts';
 import type { JobPicture, SendOrder, Way } from './send-job.ts';
 
@@ -12,7 +20,7 @@ const isText = (value: unknown): value is string => typeof value === 'string';
 /** A way to where posts are published, as a page names it; null where it is none. */
 export function readWay(given: unknown): Way | null {
   if (!isRecord(given)) return null;
-  if (given['kind'] === 'stand-in') return { kind: 'stand-in' };
+  if (given['kind'] === 'stand-in' || given['kind'] === 'folder') return { kind: given['kind'] };
   if (given['kind'] === 'micropub' && isText(given['endpoint']) && given['endpoint'].trim() !== '')
     return { kind: 'micropub', endpoint: given['endpoint'].trim() };
   return null;
@@ -32,6 +40,16 @@ function readProperties(given: unknown): EntryProperties | null {
   return entries.every(([name, values]) => Array.isArray(values) && name !== '__proto__')
     ? (Object.fromEntries(entries) as EntryProperties)
     : null;
+}
+
+/** A post as a page hands it over: cleaned as any that comes from outside; null where it is none. */
+function readDocument(given: unknown): PostDocument | null {
+  if (!isRecord(given) || !isRecord(given['fields']) || !isRecord(given['draft'])) return null;
+  if (!Array.isArray(given['draft']['blocks'])) return null;
+  return {
+    fields: cleanFields(wholeFields(given['fields'] as Partial<PostFields>)),
+    draft: cleanDraft(given['draft'] as unknown as Draft),
+  };
 }
 
 /** An order as a page gives it; null where it is none. */
@@ -58,6 +76,7 @@ export function readOrder(given: unknown): SendOrder | null {
     url: url as string,
     known,
     properties,
+    document: readDocument(given['document']),
     pictures: pictures as JobPicture[],
     due: due as string,
     revision: revision as string,

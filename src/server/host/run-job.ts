@@ -1,4 +1,9 @@
 import { type EntryProperties, textOfProperty } from '../../core/blog/index.ts';
+import {
+  draftWithPicturesMoved,
+  fieldsWithPicturesMoved,
+  type PostDocument,
+} from '../../core/draft/index.ts';
 import type { BlogHost, SentPost } from './blog-host.ts';
 import { HostProblem } from './blog-host.ts';
 import type { PictureFiles } from './picture-files.ts';
@@ -41,6 +46,14 @@ function inHtml(html: string, places: ReadonlyMap<string, string>): string {
   }
   return out;
 }
+
+const withPlacedDocument = (
+  { fields, draft }: PostDocument,
+  places: ReadonlyMap<string, string>,
+): PostDocument => {
+  const to = (src: string) => places.get(src);
+  return { fields: fieldsWithPicturesMoved(fields, to), draft: draftWithPicturesMoved(draft, to) };
+};
 
 /** Puts up the pictures that are not up yet, each file once. `keep` is told of each, so that none goes twice. */
 async function placePictures(
@@ -103,7 +116,8 @@ export async function runJob(
     if (url && job.begunBy === job.id)
       return { url, version: (await host.read(url)).version, isLater: false };
   }
-  if (url) return host.update(url, properties, job.known);
+  const document = job.document && withPlacedDocument(job.document, places);
+  if (url) return host.update(url, { properties, document }, job.known);
   keep({ ...job, begunBy: job.id });
-  return host.create(properties);
+  return host.create({ properties, document });
 }

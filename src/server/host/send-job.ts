@@ -1,7 +1,8 @@
 import type { EntryProperties } from '../../core/blog/index.ts';
+import type { PostDocument } from '../../core/draft/index.ts';
 
 /** A way to where posts are published. */
-export type Way = { kind: 'stand-in' } | { kind: 'micropub'; endpoint: string };
+export type Way = { kind: 'stand-in' } | { kind: 'folder' } | { kind: 'micropub'; endpoint: string };
 
 /** A picture of a post: the address that the post has for it, and the file, by what is in it. */
 export interface JobPicture {
@@ -26,6 +27,8 @@ export interface SendOrder {
   known: string | null;
   /** Empty but for `publish`. */
   properties: EntryProperties;
+  /** All of the post, for `folder`; null for the others. */
+  document: PostDocument | null;
   pictures: JobPicture[];
   /** UTC instant before which it is not sent; empty: at once. */
   due: string;
@@ -62,11 +65,16 @@ export interface SendJob extends SendOrder {
 }
 
 /** What pages see of a job: all but the post itself. */
-export type JobAccount = Omit<SendJob, 'properties' | 'pictures' | 'placed' | 'begunBy'> & {
+export type JobAccount = Omit<SendJob, 'properties' | 'document' | 'pictures' | 'placed' | 'begunBy'> & {
   pictures: number;
   placed: number;
 };
 
-export function accountOf({ properties: _properties, begunBy: _begunBy, ...job }: SendJob): JobAccount {
+export function accountOf({
+  properties: _properties,
+  document: _document,
+  begunBy: _begunBy,
+  ...job
+}: SendJob): JobAccount {
   return { ...job, pictures: job.pictures.length, placed: Object.keys(job.placed).length };
 }

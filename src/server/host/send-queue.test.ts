@@ -119,7 +119,7 @@ async function plain(pauses: readonly number[] = [10, 20]) {
   const server = await listening(endpoint.app);
   const { folder } = await stand();
   const allowed = [{ name: '127.0.0.1', port: Number(new URL(server.address).port) }];
-  const publishing = openPublishing(folder, '1', { allowed, within: 400 }, () => null, pauses);
+  const publishing = openPublishing(folder, '1', { allowed, within: 400 }, () => null, { pauses });
   closing.push(server.close, () => publishing.queue.stop());
   const way = { kind: 'micropub', endpoint: `${server.address}/pub` } as const;
   publishing.tokens.set(way.endpoint, 'plain-token');

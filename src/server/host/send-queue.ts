@@ -168,7 +168,8 @@ export class SendQueue {
       return { ...job, state: 'failed', problem: 'The server could not send it. Its log says more.' };
     }
     const { kind, message: problem, askAgainIn } = error;
-    if (kind === 'changed') return { ...job, state: 'changed', problem };
+    if (kind === 'changed')
+      return { ...job, state: 'changed', problem, url: job.url || error.url, begunBy: '' };
     if (kind !== 'away') return { ...job, state: 'failed', problem };
     const pause = askAgainIn ?? this.pauses[Math.min(job.tries, this.pauses.length) - 1];
     return { ...job, state: 'waiting', problem, next: new Date(this.clock() + pause).toISOString() };

@@ -24,7 +24,7 @@ export interface SiteRow extends Omit<SiteSettings, 'pages'> {
 
 /** Where a site's posts are published. The token of an endpoint lies with the server alone. */
 export interface SitePublishing {
-  kind: 'stand-in' | 'micropub' | 'zip';
+  kind: 'stand-in' | 'folder' | 'micropub' | 'zip';
   /** Of `micropub`; empty otherwise. */
   endpoint: string;
 }

@@ -4,8 +4,9 @@ import { database } from './database.ts';
 import type { PostRelease, PostRow } from './post-rows.ts';
 import { zoneOf } from './zone-of.ts';
 
-/** The endpoint of a way; empty: the blog beside the application. */
-export const endpointOf = (way: SendJob['way']): string => (way.kind === 'micropub' ? way.endpoint : '');
+/** The endpoint of a way; empty: the blog beside the application. A folder is `folder`. */
+export const endpointOf = (way: SendJob['way']): string =>
+  way.kind === 'micropub' ? way.endpoint : way.kind === 'folder' ? 'folder' : '';
 
 /** What is kept of a job that was done. `versionId` is the post as it was handed over. */
 async function releaseOf(job: SendJob, row: PostRow): Promise<PostRelease | null> {

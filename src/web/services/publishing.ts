@@ -1,4 +1,5 @@
 import type { BlogSettings, EntryProperties } from '../../core/blog/index.ts';
+import type { PostDocument } from '../../core/draft/index.ts';
 
 /** Publishing could not be asked for, or said no; the message is a sentence. */
 export class PublishingProblem extends Error {}
@@ -6,7 +7,7 @@ export class PublishingProblem extends Error {}
 const AWAY = 'Posts cannot be sent: the server of Dune Sparrow is not running. Start it, and it goes on.';
 
 /** Where posts are published, as the server is told. */
-export type Way = { kind: 'stand-in' } | { kind: 'micropub'; endpoint: string };
+export type Way = { kind: 'stand-in' } | { kind: 'folder' } | { kind: 'micropub'; endpoint: string };
 
 /** What a place can do where posts are published. */
 export interface WayAccount {
@@ -49,6 +50,8 @@ export interface SendOrder
   extends Pick<SendJob, 'siteId' | 'postId' | 'title' | 'way' | 'action' | 'url' | 'due' | 'revision'> {
   known: string | null;
   properties: EntryProperties;
+  /** All of the post, for a folder of files; null for the others. */
+  document: PostDocument | null;
   pictures: { src: string; sha: string; name: string; type: string }[];
 }
 
@@ -75,7 +78,20 @@ async function ask<Answer>(path: string, method = 'GET', body?: unknown): Promis
 
 /** The blog beside the application; null where none stands. */
 export const standIn = async (): Promise<{ address: string; settings: BlogSettings } | null> =>
-  (await ask<{ standIn: { address: string; settings: BlogSettings } | null }>('ways')).standIn;
+  (await waysOut()).standIn;
+
+/** What stands ready to be published to on this machine. */
+export const waysOut = (): Promise<{
+  standIn: { address: string; settings: BlogSettings } | null;
+  /** The folder of posts that is open; null: none is. */
+  folder: string | null;
+}> => ask('ways');
+
+/** The folder of posts as one file, with its pictures; null where none is open. */
+export async function folderAsZip(): Promise<File | null> {
+  const response = await fetch('/host/folder.zip', { cache: 'no-store' });
+  return response.ok ? new File([await response.blob()], 'folder.zip', { type: 'application/zip' }) : null;
+}
 
 export const setBlogSettings = async (settings: BlogSettings): Promise<BlogSettings> =>
   (await ask<{ settings: BlogSettings }>('settings', 'PUT', settings)).settings;

@@ -1,7 +1,8 @@
-import { FileUp, FolderUp } from 'lucide-react';
-import { type DragEvent, useId, useState } from 'react';
+import { FileUp, FolderOpen, FolderUp } from 'lucide-react';
+import { type DragEvent, useEffect, useId, useState } from 'react';
 import type { WhenKnown } from '../../data/import-post.ts';
 import { currentSite } from '../../data/sites.ts';
+import { folderAsZip, waysOut } from '../../services/publishing.ts';
 import { attempt } from '../../state/attempt.ts';
 import { importForgotten } from '../../state/import/import-run.ts';
 import { importAddresses, importFiles } from '../../state/import/importer.ts';
@@ -60,6 +61,7 @@ export function Import() {
                 <FileUp size={16} aria-hidden />
                 Choose files
               </FileButton>
+              <ServedFolder onOpen={bring} />
               <FileButton label="Folder to import" folder onFiles={(files) => bring(chosenFiles(files))}>
                 <FolderUp size={16} aria-hidden />
                 Choose a folder
@@ -111,5 +113,32 @@ function PasteList({ onBring }: { onBring: (text: string) => void }) {
         Add these pages
       </Button>
     </div>
+  );
+}
+
+/** The folder of posts that the server was started with, where it was. */
+function ServedFolder({ onOpen }: { onOpen: (files: PathFile[]) => void }) {
+  const [folder, setFolder] = useState<string | null>(null);
+  useEffect(() => {
+    let isWanted = true;
+    waysOut().then(
+      (ways) => isWanted && setFolder(ways.folder),
+      // Without the server there is no folder of its.
+      () => {},
+    );
+    return () => {
+      isWanted = false;
+    };
+  }, []);
+  if (folder === null) return null;
+  const open = async () => {
+    const zip = await folderAsZip();
+    if (zip) onOpen(chosenFiles([zip]));
+  };
+  return (
+    <Button title={folder} onClick={() => attempt(open(), 'The folder could not be opened')}>
+      <FolderOpen size={16} aria-hidden />
+      Open the folder of posts
+    </Button>
   );
 }

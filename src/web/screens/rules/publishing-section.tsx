@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import type { BlogSettings } from '../../../core/blog/index.ts';
 import type { SitePublishing, SiteRow } from '../../data/post-rows.ts';
 import { changeSite } from '../../data/sites.ts';
-import { setToken, standIn, tryWay, type Way, type WayAccount } from '../../services/publishing.ts';
+import { setToken, tryWay, type Way, type WayAccount, waysOut } from '../../services/publishing.ts';
 import { attempt, failureInWords } from '../../state/attempt.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField, Field, TextField } from '../../ui/field.tsx';
@@ -11,6 +11,7 @@ import { BlogLook } from './blog-look.tsx';
 
 const KINDS = [
   { value: 'stand-in', name: 'the blog beside the application' },
+  { value: 'folder', name: 'a folder of files' },
   { value: 'micropub', name: 'a Micropub endpoint' },
   { value: 'zip', name: 'nowhere: a file is saved' },
 ] as const satisfies { value: SitePublishing['kind']; name: string }[];
@@ -45,14 +46,19 @@ function accountInWords({
 export function PublishingSection({ site }: { site: SiteRow }) {
   const publishing: SitePublishing = site.publishing ?? { kind: 'stand-in', endpoint: '' };
   const [blog, setBlog] = useState<{ address: string; settings: BlogSettings } | null>(null);
+  const [folder, setFolder] = useState<string | null>(null);
   const [token, setTyped] = useState('');
   const [said, setSaid] = useState('');
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
   useEffect(() => {
     let isWanted = true;
-    standIn().then(
-      (found) => isWanted && setBlog(found),
+    waysOut().then(
+      ({ standIn, folder: open }) => {
+        if (!isWanted) return;
+        setBlog(standIn);
+        setFolder(open);
+      },
       // Where the server is away, the section says so when it is tried.
       () => {},
     );
@@ -70,7 +76,7 @@ export function PublishingSection({ site }: { site: SiteRow }) {
       ? null
       : publishing.kind === 'micropub'
         ? { kind: 'micropub', endpoint: publishing.endpoint.trim() }
-        : { kind: 'stand-in' };
+        : { kind: publishing.kind };
   const look = async () => {
     if (!way) return;
     setBusy(true);
@@ -104,7 +110,11 @@ export function PublishingSection({ site }: { site: SiteRow }) {
                 : 'It comes with Dune Sparrow and runs on this machine.'
               : publishing.kind === 'micropub'
                 ? 'An open standard that many blogs speak.'
-                : 'You put it up by hand.'
+                : publishing.kind === 'folder'
+                  ? folder
+                    ? `Posts are written into ${folder}, line by line where they change.`
+                    : 'None is open: start Dune Sparrow with --content and the folder.'
+                  : 'You put it up by hand.'
           }
         />
         {publishing.kind === 'micropub' && (

@@ -13,9 +13,8 @@ import type { PostSession } from './post-session.ts';
 /** Where a site's posts are sent; null: they are packed as a file. */
 export function wayOf({ publishing }: Pick<SiteRow, 'publishing'>): Way | null {
   if (publishing?.kind === 'zip') return null;
-  return publishing?.kind === 'micropub'
-    ? { kind: 'micropub', endpoint: publishing.endpoint }
-    : { kind: 'stand-in' };
+  if (publishing?.kind === 'micropub') return { kind: 'micropub', endpoint: publishing.endpoint };
+  return { kind: publishing?.kind ?? 'stand-in' };
 }
 
 /** How a post was sent out, where that was to the way that is set now. */
@@ -93,6 +92,7 @@ export async function publishPost(
         url: release?.url ?? '',
         known: release?.version ?? null,
         properties: entryProperties(session.id, { fields: { ...fields, status: 'published' }, draft }),
+        document: way.kind === 'folder' ? { fields, draft } : null,
         pictures: await picturesOf(session),
         // Only the blog beside is known to hold a post back until its day.
         due: way.kind === 'micropub' && fields.status === 'scheduled' ? fields.date : '',
@@ -126,6 +126,7 @@ export async function orderAgain(
       url: release.url,
       known: release.version,
       properties: {},
+      document: null,
       pictures: [],
       due: '',
       revision: release.versionId,

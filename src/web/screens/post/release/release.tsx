@@ -83,10 +83,21 @@ export function Release() {
         <aside aria-label="To the readers" className="min-w-0 max-[940px]:order-first max-[940px]:mb-8">
           <div className="sticky top-0">
             <SendPanel account={account} held={look.held} row={row} address={blog?.address ?? ''} />
-            {address && release && !release.withdrawn && <AddressPanel address={address} />}
-            {way && release?.versionId && !release.withdrawn && Date.parse(release.out) <= Date.now() && (
-              <ReadBackPanel siteId={session.siteId} postId={session.id} release={release} way={way} />
+            {address && release && !release.withdrawn && way?.kind !== 'folder' && (
+              <AddressPanel address={address} />
             )}
+            {release && way?.kind === 'folder' && (
+              <p className="mt-4 border-t pt-3 text-[13px] text-soft">
+                It lies in <span className="break-all text-ink">{release.url.replace(/^folder:/, '')}</span>
+              </p>
+            )}
+            {way &&
+              way.kind !== 'folder' &&
+              release?.versionId &&
+              !release.withdrawn &&
+              Date.parse(release.out) <= Date.now() && (
+                <ReadBackPanel siteId={session.siteId} postId={session.id} release={release} way={way} />
+              )}
             <OnTheWay
               postId={session.id}
               hasRelease={row?.release !== undefined}

@@ -72,9 +72,11 @@ export function SendPanel({
   };
   const place = !way
     ? 'a file to put up by hand'
-    : way.kind === 'micropub'
-      ? way.endpoint.replace(/^https?:\/\//, '').replace(/\/.*$/, '')
-      : address.replace(/^https?:\/\//, '') || 'the blog beside the application';
+    : way.kind === 'folder'
+      ? 'a file in the folder of posts'
+      : way.kind === 'micropub'
+        ? way.endpoint.replace(/^https?:\/\//, '').replace(/\/.*$/, '')
+        : address.replace(/^https?:\/\//, '') || 'the blog beside the application';
   const isHeld = held === null || held.length > 0;
   const verb =
     isOut && !release
