@@ -2,6 +2,7 @@ import type { GroupResult } from '../../core/criteria/index.ts';
 import type { Draft, PostFields } from '../../core/draft/index.ts';
 import { comparablePath } from '../../core/listing/index.ts';
 import type { OutlineItem } from '../../core/outline/index.ts';
+import type { Review } from '../../core/review/index.ts';
 import type { House, Redirect, SitePage, SiteSettings } from '../../core/site/index.ts';
 
 /** A site with its settings. */
@@ -54,6 +55,8 @@ export interface PostRow {
   release?: PostRelease;
   /** What must have been mended before it went out and was let pass, with the reason. */
   overruled?: { item: string; why: string; at: string }[];
+  /** What reviewers said of it; not there: nobody did. */
+  review?: Review;
 }
 
 /** How a post was sent to where it is published. */

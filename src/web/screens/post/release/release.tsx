@@ -18,6 +18,7 @@ import { Filing } from './filing.tsx';
 import { HouseChecklist } from './house-checklist.tsx';
 import { LookList } from './look-list.tsx';
 import { OnTheWay } from './on-the-way.tsx';
+import { OtherEyes } from './other-eyes.tsx';
 import { ReadBackPanel } from './read-back-panel.tsx';
 import { SendPanel } from './send-panel.tsx';
 import { Stands } from './stands.tsx';
@@ -103,6 +104,7 @@ export function Release() {
               hasRelease={row?.release !== undefined}
               written={{ fields, draft: session.finished.draft }}
             />
+            <OtherEyes review={row?.review} />
             <div role="group" aria-label="Export" className="mt-4 border-t pt-3">
               <p className="mb-1.5 text-[13px] text-soft">As a file</p>
               <div className="flex flex-wrap gap-2">

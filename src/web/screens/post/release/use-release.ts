@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { BlogSettings } from '../../../../core/blog/index.ts';
 import { finishedDraft, placeholderHeadings } from '../../../../core/outline/index.ts';
 import { holdingBack, lastLook, type StandingAccount, standingOf } from '../../../../core/release/index.ts';
+import { openComments } from '../../../../core/review/index.ts';
 import { isForReaders, pathOfPost } from '../../../../core/site/index.ts';
 import { database } from '../../../data/database.ts';
 import type { PostRow } from '../../../data/post-rows.ts';
@@ -75,7 +76,7 @@ export function useLook({ session, site }: PostContext, row: PostRow | undefined
       addressTakenBy: takenBy,
       leftOver: leftOver ? { title: leftOver.title, blocks: leftOver.blocks.length } : null,
       unticked: site.house.checklist.flatMap(({ id, text }) => (ticked?.includes(id) ? [] : [text])),
-      openComments: 0,
+      openComments: row?.review ? openComments(row.review).length : 0,
       redirects: redirects.flatMap(({ from, to }) => (to !== null && to === path ? [{ from, to }] : [])),
       now,
       out: fields.date,

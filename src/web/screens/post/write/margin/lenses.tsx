@@ -9,6 +9,7 @@ import { LinksLens } from './links/links-lens.tsx';
 import { Notes } from './notes/notes.tsx';
 import { PicturesLens } from './pictures/pictures-lens.tsx';
 import { QuestionsLens } from './questions/questions-lens.tsx';
+import { ReviewLens } from './review/review-lens.tsx';
 import { SectionsLens } from './sections/sections-lens.tsx';
 import { SourcesLens } from './sources/sources-lens.tsx';
 import { TermsLens } from './terms/terms-lens.tsx';
@@ -21,7 +22,7 @@ export interface Lens {
   id: string;
   name: string;
   /** What stands with its name on the strip; nothing for null. */
-  count: (post: OpenPost, given: Pick<LensProps, 'notes' | 'study'>) => ReactNode;
+  count: (post: OpenPost, given: Pick<LensProps, 'notes' | 'study'> & { comments: number }) => ReactNode;
   component: ComponentType<LensProps>;
 }
 
@@ -52,6 +53,7 @@ export const LENSES: readonly Lens[] = [
     ),
   },
   { id: 'links', name: 'Links', count: () => null, component: LinksLens },
+  { id: 'review', name: 'Review', count: (_post, { comments }) => comments || null, component: ReviewLens },
   { id: 'pictures', name: 'Pictures', count: () => null, component: PicturesLens },
   { id: 'sources', name: 'Sources', count: () => null, component: SourcesLens },
   { id: 'language', name: 'Language', count: () => null, component: LanguageLens },

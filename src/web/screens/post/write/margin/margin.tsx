@@ -1,5 +1,9 @@
 import { useState } from 'react';
+import { useLocation } from 'react-router';
+import { openComments } from '../../../../../core/review/index.ts';
+import { database } from '../../../../data/database.ts';
 import { useAppSelector } from '../../../../state/store.ts';
+import { useLiveQuery } from '../../../../state/use-live-query.ts';
 import { TabPanel, TabSet, TabStrip } from '../../../../ui/tabs.tsx';
 import { usePost } from '../../frame/post-context.ts';
 import { useStudyRow } from '../../study/use-study-row.ts';
@@ -13,14 +17,21 @@ export function Margin(props: Omit<LensProps, 'notes' | 'study'>) {
   const post = useAppSelector((state) => state.openPost);
   const study = useStudyRow(session.siteId, session.id) ?? null;
   const notes = useNotes(study?.facts ?? null);
-  const [chosen, setChosen] = useState(LENSES[0].id);
+  const review = useLiveQuery(async () => (await database().posts.get(session.id))?.review, [session.id]);
+  const comments = review ? openComments(review).length : 0;
+  const led = (useLocation().state as { lens?: string } | null)?.lens;
+  const [chosen, setChosen] = useState(led ?? LENSES[0].id);
   const { component: Shown } = LENSES.find(({ id }) => id === chosen) ?? LENSES[0];
   return (
     <TabSet value={chosen} onChange={setChosen} upright className="flex flex-1 items-stretch">
       <div className="w-[62px] shrink-0 bg-sand/25">
         <TabStrip
           label="Margin"
-          tabs={LENSES.map(({ id, name, count }) => ({ id, name, count: count(post, { notes, study }) }))}
+          tabs={LENSES.map(({ id, name, count }) => ({
+            id,
+            name,
+            count: count(post, { notes, study, comments }),
+          }))}
         />
       </div>
       <TabPanel of={chosen} className="flex min-w-0 flex-1 items-stretch outline-offset-[-2px]">

@@ -1,7 +1,14 @@
 import { type RefObject, useCallback, useEffect, useLayoutEffect, useState } from 'react';
-import type { CriterionResult } from '../../../../../../core/criteria/index.ts';
+import type { CriterionResult, Evidence } from '../../../../../../core/criteria/index.ts';
 import type { BodyEditor } from '../../sheet/body-editor.ts';
 import { type NoteBox, stackNotes } from './note-layout.ts';
+
+/** What stands beside the text: level with its first place, or with a field. */
+interface Placed {
+  id: string;
+  place: CriterionResult['place'];
+  evidence: readonly Pick<Evidence, 'blockId' | 'start'>[];
+}
 
 interface Places {
   /** Pixels from the top of the list to each note, by its id. */
@@ -22,7 +29,7 @@ export function useNotePlaces({
   byPlace,
   offers,
 }: {
-  notes: readonly CriterionResult[];
+  notes: readonly Placed[];
   body: BodyEditor;
   /** The column that holds sheet and margin. */
   column: RefObject<HTMLElement | null>;
@@ -44,7 +51,7 @@ export function useNotePlaces({
     const boxes: NoteBox[] = notes.map((note) => ({
       id: note.id,
       anchor: anchorOf(note, body, within, base),
-      height: host.querySelector<HTMLElement>(`[data-note-id="${note.id}"]`)?.offsetHeight ?? 60,
+      height: host.querySelector<HTMLElement>(`[data-note-id="${CSS.escape(note.id)}"]`)?.offsetHeight ?? 60,
     }));
     boxes.sort((a, b) => a.anchor - b.anchor);
     const tops = stackNotes(boxes, pinned);
@@ -76,7 +83,7 @@ export function useNotePlaces({
 }
 
 /** The height of the line a note speaks of, from the top of the list. */
-function anchorOf(note: CriterionResult, body: BodyEditor, within: HTMLElement, base: number): number {
+function anchorOf(note: Placed, body: BodyEditor, within: HTMLElement, base: number): number {
   const [first] = note.evidence;
   if (first) {
     const found = body.positionOf(first.blockId, first.start);
