@@ -231,3 +231,37 @@ test('a post that was changed on the blog is compared, and goes over it only whe
     .poll(async () => (await other.request.get(blog('/journal/waterproof-panniers'))).text())
     .toContain(', truly');
 });
+
+test('a week of posts is scheduled in one go, the plan seen before', async ({ page }) => {
+  await wholePost(page, 'The ferry on Monday', 'the-ferry-on-monday');
+  await wholePost(page, 'The ferry on Tuesday', 'the-ferry-on-tuesday');
+  await newPost(page);
+  await page.getByLabel('Title', { exact: true }).fill('The ferry without a slug');
+  await saved(page);
+  const table = await openPosts(page);
+  for (const title of ['The ferry on Monday', 'The ferry on Tuesday', 'The ferry without a slug'])
+    await table.getByRole('row').filter({ hasText: title }).getByRole('checkbox').check();
+  await page.getByRole('button', { name: 'Schedule 3' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Schedule posts in a row' });
+  await expect(dialog.getByRole('list', { name: 'Left out' })).toHaveText(
+    'The ferry without a slug stays out: it needs a slug.',
+  );
+  const year = new Date().getFullYear() + 1;
+  await dialog.getByLabel('First day').fill(`${year}-03-01`);
+  for (const day of ['Tuesday', 'Wednesday', 'Thursday', 'Friday']) await dialog.getByLabel(day).uncheck();
+  const plan = dialog.getByRole('list', { name: 'The plan' });
+  const first = await plan.getByRole('listitem').first().textContent();
+  await plan
+    .getByRole('button', { name: /later$/ })
+    .first()
+    .click();
+  await expect(plan.getByRole('listitem').first()).not.toHaveText(first ?? '');
+  await expect(plan.getByRole('listitem')).toHaveText([/Monday, .* Mar .*09:00/, /Monday, .* Mar .*09:00/]);
+  await dialog.getByRole('button', { name: 'Schedule 2 posts' }).click();
+  await expect(dialog).toBeHidden();
+  for (const title of ['The ferry on Monday', 'The ferry on Tuesday'])
+    await expect(table.getByRole('row').filter({ hasText: title })).toContainText('Scheduled');
+  await table.getByRole('link', { name: 'The ferry on Monday' }).click();
+  await goTo(page, 'Release');
+  await standing(page, 'Scheduled');
+});

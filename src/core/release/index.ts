@@ -7,7 +7,7 @@
  */
 export { type Appearance, appearances } from './appearances.ts';
 export { holdingBack, LEAST_WORDS, type LookAt, type LookItem, lastLook } from './last-look.ts';
-export { leftToFill, type ToFill } from './left-to-fill.ts';
+export type { ToFill } from './left-to-fill.ts';
 export { instantAt, localTime } from './local-time.ts';
 export { type Expected, type ReadBack, type ReadBackFault, readBack } from './read-back.ts';
 export { changedForReaders, type Standing, type StandingAccount, standingOf } from './standing.ts';

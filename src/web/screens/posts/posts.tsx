@@ -1,5 +1,5 @@
-import { Download, FileUp, Plus, Trash2 } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { CalendarClock, Download, FileUp, Plus, Trash2 } from 'lucide-react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { STATUSES } from '../../../core/draft/index.ts';
 import { attempt } from '../../state/attempt.ts';
@@ -21,6 +21,11 @@ import { CHOICES, nameOfLine, postColumns } from './post-columns.tsx';
 import { type ListWish, type PostLine, type SortKey, shownLines } from './post-table.ts';
 import { usePosts } from './use-posts.ts';
 
+// A row of posts is scheduled now and then: its parts come when they are asked for.
+const ScheduleDialog = lazy(() =>
+  import('./schedule-dialog.tsx').then((module) => ({ default: module.ScheduleDialog })),
+);
+
 const ROW = 46;
 const COLUMN_IDS = CHOICES.map(({ id }) => id);
 
@@ -35,6 +40,7 @@ export function Posts() {
     sort: 'changed',
     descending: true,
   });
+  const [scheduling, setScheduling] = useState(false);
   const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
   const { hidden, shown: shownColumns, choose } = useColumns('posts', COLUMN_IDS);
   const shown = useMemo(() => shownLines(lines ?? [], wish), [lines, wish]);
@@ -126,6 +132,12 @@ export function Posts() {
                 : 'Export all'}
           </Button>
           {chosen.length > 0 && (
+            <Button onClick={() => setScheduling(true)}>
+              <CalendarClock size={15} aria-hidden />
+              Schedule {chosen.length}
+            </Button>
+          )}
+          {chosen.length > 0 && (
             <Button
               onClick={() => remove(chosen, nameOfLine(shown.find(({ row }) => row.id === chosen[0])!))}
             >
@@ -143,6 +155,18 @@ export function Posts() {
           </Button>
         </div>
       </header>
+      {scheduling && site && (
+        <Suspense fallback={null}>
+          <ScheduleDialog
+            site={site}
+            lines={shown.filter(({ row }) => selected.has(row.id))}
+            onClose={(done) => {
+              setScheduling(false);
+              if (done) setSelected(new Set());
+            }}
+          />
+        </Suspense>
+      )}
       {lines === undefined ? (
         <WaitingRows />
       ) : lines.length === 0 ? (

@@ -1,5 +1,5 @@
 import { entryProperties } from '../../../core/blog/index.ts';
-import { type PostFields, pictureAddresses } from '../../../core/draft/index.ts';
+import { type PostDocument, type PostFields, pictureAddresses } from '../../../core/draft/index.ts';
 import { instantAt } from '../../../core/release/index.ts';
 import { database } from '../../data/database.ts';
 import { pictureRow } from '../../data/picture-store.ts';
@@ -22,11 +22,10 @@ export const releaseBy = (way: Way, release: PostRelease | undefined): PostRelea
   release?.endpoint === endpointOf(way) ? release : undefined;
 
 /** Pictures of a post whose files lie in this browser, by what is in them. */
-async function picturesOf(session: PostSession): Promise<SendOrder['pictures']> {
-  const { fields, draft } = session.finished;
+async function picturesOf(siteId: string, { fields, draft }: PostDocument): Promise<SendOrder['pictures']> {
   const pictures: SendOrder['pictures'] = [];
   for (const src of new Set(pictureAddresses(fields, draft))) {
-    const row = await pictureRow(session.siteId, src);
+    const row = await pictureRow(siteId, src);
     if (!row) continue;
     const blob = (await database().blobs.get(row.sha))?.blob;
     pictures.push({ src, sha: row.sha, name: row.name, type: blob?.type || 'application/octet-stream' });
@@ -36,11 +35,39 @@ async function picturesOf(session: PostSession): Promise<SendOrder['pictures']> 
 
 const fileOf = async (sha: string): Promise<Blob | null> => (await database().blobs.get(sha))?.blob ?? null;
 
+/** Hands a post over, as it shall stand; its status and dates are set already. `versionId` is the version that says so. */
+export async function orderPublishing(
+  { siteId, id }: { siteId: string; id: string },
+  { fields, draft }: PostDocument,
+  way: Way,
+  release: PostRelease | undefined,
+  versionId: string,
+): Promise<void> {
+  await orderSending(
+    {
+      siteId,
+      postId: id,
+      title: fields.title,
+      way,
+      action: 'publish',
+      url: release?.url ?? '',
+      known: release?.version ?? null,
+      properties: entryProperties(id, { fields: { ...fields, status: 'published' }, draft }),
+      document: way.kind === 'folder' ? { fields, draft } : null,
+      pictures: await picturesOf(siteId, { fields, draft }),
+      // Only the blog beside is known to hold a post back until its day.
+      due: way.kind === 'micropub' && fields.status === 'scheduled' ? fields.date : '',
+      revision: versionId,
+    },
+    fileOf,
+  );
+}
+
 /** When a post goes out: at once, or at a time on the clock of a zone. */
 export type OutAt = { kind: 'now' } | { kind: 'at'; local: string; zone: string };
 
 /** Status and dates of a post that goes out. Readers who have it keep its date; what changed since is told beside. */
-function datesOf(
+export function datesOf(
   { date }: PostFields,
   release: PostRelease | undefined,
   at: OutAt,
@@ -81,25 +108,7 @@ export async function publishPost(
       await exportPost(session, site, 'md');
       return;
     }
-    const { fields, draft } = session.finished;
-    await orderSending(
-      {
-        siteId: session.siteId,
-        postId: session.id,
-        title: fields.title,
-        way,
-        action: 'publish',
-        url: release?.url ?? '',
-        known: release?.version ?? null,
-        properties: entryProperties(session.id, { fields: { ...fields, status: 'published' }, draft }),
-        document: way.kind === 'folder' ? { fields, draft } : null,
-        pictures: await picturesOf(session),
-        // Only the blog beside is known to hold a post back until its day.
-        due: way.kind === 'micropub' && fields.status === 'scheduled' ? fields.date : '',
-        revision: version.id,
-      },
-      fileOf,
-    );
+    await orderPublishing(session, session.finished, way, release, version.id);
   } catch (error) {
     await back();
     throw error;
