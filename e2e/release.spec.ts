@@ -248,7 +248,8 @@ test('a week of posts is scheduled in one go, the plan seen before', async ({ pa
   );
   const year = new Date().getFullYear() + 1;
   await dialog.getByLabel('First day').fill(`${year}-03-01`);
-  for (const day of ['Tuesday', 'Wednesday', 'Thursday', 'Friday']) await dialog.getByLabel(day).uncheck();
+  for (const day of ['Tuesday', 'Wednesday', 'Thursday', 'Friday'])
+    await dialog.getByLabel(day, { exact: true }).uncheck();
   const plan = dialog.getByRole('list', { name: 'The plan' });
   const first = await plan.getByRole('listitem').first().textContent();
   await plan

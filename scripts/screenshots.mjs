@@ -1,6 +1,9 @@
 // Takes the pictures of docs/screenshots/ from the demo data, or those that are named: `npm run screenshots -- write`.
 // Starts and stops its own server.
 import { spawn } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { root } from './prepare.mjs';
 
@@ -31,16 +34,6 @@ async function withVersions(page) {
   await page.getByRole('table', { name: 'Side by side' }).waitFor();
 }
 
-/** The lens of the links, with everything looked through. */
-async function withLinks(page) {
-  await page.getByRole('textbox', { name: 'Draft' }).waitFor();
-  await page.getByRole('tab', { name: /^Links/ }).click();
-  const lens = page.getByRole('region', { name: 'Links' });
-  await lens.getByRole('heading', { name: /^At fault/ }).waitFor();
-  await lens.getByText('Looking through').waitFor({ state: 'detached' });
-  await lens.getByRole('heading', { name: /^To here \d/ }).waitFor();
-}
-
 /** A seed with one of its phrases opened. */
 async function aroundASeed(page) {
   const phrases = page.getByRole('table', { name: 'Phrases' });
@@ -48,33 +41,10 @@ async function aroundASeed(page) {
   await page.getByRole('region', { name: 'Figures of roll top panniers' }).waitFor();
 }
 
-/** Phrases chosen by drawing around them. */
-async function aroundPoints(page) {
-  await page.getByRole('button', { name: 'Chart' }).click();
-  const chart = page.getByRole('img', { name: /^[1-9][\d,]* phrases by difficulty/ });
-  await chart.waitFor();
-  const box = await chart.boundingBox();
-  await page.mouse.move(box.x + 60, box.y + 40);
-  await page.mouse.down();
-  for (const [x, y] of [
-    [150, 40],
-    [150, 140],
-    [60, 140],
-  ])
-    await page.mouse.move(box.x + x, box.y + y);
-  await page.mouse.up();
-  await page.getByText(/\d selected/).waitFor();
-}
-
 /** One lens of the margin. */
 async function lensOf(page, name) {
   await page.getByRole('textbox', { name: 'Draft' }).waitFor();
   await page.getByRole('tab', { name: new RegExp(`^${name}`) }).click();
-}
-
-async function withSections(page) {
-  await lensOf(page, 'Sections');
-  await page.getByRole('list', { name: 'Sections of the post' }).waitFor();
 }
 
 /** A picture held to the shape of shares. */
@@ -125,6 +95,55 @@ async function withIdeas(page) {
   await page.getByRole('list', { name: 'New ideas' }).waitFor();
 }
 
+/** An endpoint without its token: what waits, and why. */
+async function withQueue(page) {
+  await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'House rules' }).click();
+  const section = page.getByRole('region', { name: 'Publishing' });
+  await section.getByLabel('Posts are sent to').selectOption('a Micropub endpoint');
+  await section.getByLabel('Address of the endpoint').fill('https://blog.example/micropub');
+  await page.goBack();
+  await page.getByRole('button', { name: 'Send it there' }).click();
+  await page.getByRole('region', { name: 'On the way' }).getByText('There is no token').waitFor();
+}
+
+/** What a reviewer says of words of the post, as the file that comes back. */
+const answer = (postId, comments) => ({
+  name: 'answer.json',
+  mimeType: 'application/ld+json',
+  buffer: Buffer.from(
+    JSON.stringify({
+      '@context': 'http://www.w3.org/ns/anno.jsonld',
+      type: 'AnnotationPage',
+      partOf: { id: `urn:dune-sparrow:post:${postId}`, type: 'AnnotationCollection' },
+      items: comments.map(([exact, value, other], at) => ({
+        id: `urn:uuid:shown-${at}`,
+        type: 'Annotation',
+        creator: { type: 'Person', name: 'Tobias Wren' },
+        created: '2026-11-27T15:20:00Z',
+        body: [
+          ...(value ? [{ type: 'TextualBody', purpose: 'commenting', value }] : []),
+          ...(other ? [{ type: 'TextualBody', purpose: 'editing', value: other }] : []),
+        ],
+        target: { selector: [{ type: 'TextQuoteSelector', exact, prefix: '', suffix: '' }] },
+      })),
+    }),
+  ),
+});
+
+/** Comments beside their words, one of them with other words. */
+async function withComments(page) {
+  await page.getByLabel('Answer of a reviewer').setInputFiles(
+    answer(POST, [
+      ['Get the wheel out', '', 'Take the wheel out'],
+      ['Sooner or later everybody has to fix a flat', 'Strong beginning. Say at once how long it takes.'],
+      ['Take the tyre off on one side', 'A picture of the levers would help here.'],
+    ]),
+  );
+  await page.getByRole('link', { name: /open comments?$/ }).click();
+  await page.getByRole('region', { name: 'Review' }).getByText('Tobias Wren').first().waitFor();
+  await page.getByText(/new comments/).waitFor({ state: 'hidden' });
+}
+
 const VIEWS = [
   {
     file: 'today',
@@ -141,23 +160,10 @@ const VIEWS = [
   },
   { file: 'keywords', path: '/keywords?seed=waterproof+panniers', bare: true, before: aroundASeed },
   {
-    file: 'keywords-chart-dark',
-    path: '/keywords?seed=bike+camping',
-    bare: true,
-    dark: true,
-    before: aroundPoints,
-  },
-  {
     file: 'list',
     path: '/keywords/lists?list=demo-list-2',
     bare: true,
     before: (page) => page.getByRole('region', { name: 'Overlap' }).getByText('worth a look').waitFor(),
-  },
-  {
-    file: 'near-wins',
-    path: '/keywords/near-wins',
-    bare: true,
-    before: (page) => page.getByRole('table', { name: 'Near wins' }).waitFor(),
   },
   { file: 'ideas', path: '/ideas', bare: true, before: withIdeas },
   { file: 'posts', path: '/posts' },
@@ -168,12 +174,14 @@ const VIEWS = [
     dark: true,
     before: (page) => page.getByLabel('Order').selectOption('points'),
   },
-  { file: 'links', path: '/posts/demo-tide-table-cycling/write', before: withLinks },
   { file: 'target', path: '/posts/demo-bike-tour-packing-list/target' },
   { file: 'study', path: '/posts/demo-waterproof-panniers/study', before: withPage },
-  { file: 'sections', path: '/posts/demo-bike-tour-packing-list/write', before: withSections },
   { file: 'outline', path: '/posts/demo-waterproof-panniers/study', before: withGaps },
-  { file: 'release', path: `/posts/${POST}/release` },
+  { file: 'release', path: '/posts/demo-wild-camping-by-bike/release' },
+  { file: 'queue', path: '/posts/demo-tide-table-cycling/release', before: withQueue },
+  { file: 'review', path: `/posts/${POST}/release`, before: withComments },
+  { file: 'blog', blog: true, path: '/', bare: true },
+  { file: 'blog-post', blog: true, path: '/journal/fix-flat-bike-tyre', bare: true },
   { file: 'versions', path: `/posts/${POST}/write`, before: withVersions },
   { file: 'reading', path: '/posts/demo-bike-tour-packing-list/reading', before: asReadersSee },
   {
@@ -187,7 +195,8 @@ const VIEWS = [
 
 const server = spawn(process.execPath, ['scripts/run.mjs', '--demo'], {
   cwd: root,
-  env: { ...process.env, PORT: String(PORT) },
+  // A blog as it begins, whatever was sent to the demo's own.
+  env: { ...process.env, PORT: String(PORT), DATA_DIR: mkdtempSync(join(tmpdir(), 'pictures-')) },
   stdio: ['ignore', 'pipe', 'inherit'],
 });
 await new Promise((ready) =>
@@ -199,7 +208,7 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 const named = process.argv.slice(2);
-for (const { file, path, dark, bare, before } of VIEWS) {
+for (const { file, path, dark, bare, blog, before } of VIEWS) {
   if (named.length > 0 && !named.includes(file)) continue;
   const context = await browser.newContext({
     viewport: { width: 1280, height: 800 },
@@ -207,7 +216,7 @@ for (const { file, path, dark, bare, before } of VIEWS) {
     reducedMotion: 'reduce',
   });
   const page = await context.newPage();
-  await page.goto(`http://127.0.0.1:${PORT}${path}`);
+  await page.goto(`http://127.0.0.1:${PORT + (blog ? 1 : 0)}${path}`);
   if (!bare)
     await page
       .getByRole('img', { name: /Score by group/ })

@@ -9,6 +9,12 @@ export interface BlogCategory {
   parent: string;
 }
 
+/** Categories in the order of their tree: each that stands by itself, then those in it. */
+export const categoriesInTree = (categories: readonly BlogCategory[]): BlogCategory[] =>
+  categories
+    .filter(({ parent }) => parent === '')
+    .flatMap((top) => [top, ...categories.filter(({ parent }) => parent === top.slug)]);
+
 /** A blog as its pages need it. */
 export interface BlogSite {
   name: string;

@@ -10,6 +10,7 @@ export {
   type BlogSeed,
   type BlogSettings,
   type BlogSite,
+  categoriesInTree,
   emptyBlog,
   type PicturePixels,
 } from './blog.ts';

@@ -1,6 +1,6 @@
 import type { Element, ElementContent, Root } from 'hast';
 import { toHtml } from 'hast-util-to-html';
-import type { BlogSite } from './blog.ts';
+import type { BlogCategory, BlogSite } from './blog.ts';
 
 /** An element of a page; `children` may be words. */
 export const el = (
@@ -48,7 +48,7 @@ const jsonLd = (data: unknown): Element =>
   el('script', { type: 'application/ld+json' }, JSON.stringify(data).replace(/</g, '\\u003c'));
 
 /** Path of a category's list. */
-export const categoryPath = (site: BlogSite, slug: string): string => {
+export const categoryPath = (site: { categories: readonly BlogCategory[] }, slug: string): string => {
   const own = site.categories.find((category) => category.slug === slug);
   return own?.parent ? `/category/${own.parent}/${slug}/` : `/category/${slug}/`;
 };

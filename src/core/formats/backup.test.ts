@@ -23,10 +23,18 @@ async function wholeBackup(): Promise<Backup> {
   return {
     made: '2026-11-02T08:00:00Z',
     data: {
-      sites: [{ ...settings, id: 's', revision: 1, name: 'Saltmarsh' }],
+      sites: [
+        {
+          ...settings,
+          id: 's',
+          revision: 1,
+          name: 'Saltmarsh',
+          publishing: { kind: 'folder', endpoint: '' },
+        },
+      ],
       pages: [{ siteId: 's', path: '/rent', address: '/rent', title: 'Rent' }],
       posts: [
-        { ...post, id: 'p1', fields: fields('Tides') },
+        { ...post, ...SENT, id: 'p1', fields: fields('Tides') },
         { ...post, id: 'p2', fields: fields('Dykes') },
       ],
       bodies: ['p1', 'p2'].map((postId) => ({ postId, siteId: 's', draft, outline: [] })),
@@ -43,6 +51,37 @@ beforeAll(async () => {
   backup = await wholeBackup();
   bytes = await writeBackupFile(backup, digest);
 });
+
+/** A post that was sent out, let pass and reviewed. */
+const SENT = {
+  release: {
+    url: 'http://127.0.0.1:4311/journal/tides',
+    endpoint: '',
+    version: '"2"',
+    sentAt: '2026-11-02T08:00:00Z',
+    versionId: 'v',
+    out: '2026-11-03T09:00:00Z',
+    local: '2026-11-03T09:00',
+    zone: 'Europe/London',
+    withdrawn: false,
+  },
+  overruled: [{ item: 'words', why: 'A notice', at: '2026-11-02T08:00:00Z' }],
+  review: {
+    comments: [
+      {
+        id: 'c',
+        reviewer: 'Tobias Wren',
+        at: '2026-11-01T08:00:00Z',
+        quote: { exact: 'tides', prefix: 'of ', suffix: '.', start: 4 },
+        text: 'Which?',
+        proposal: null,
+        state: 'open',
+        replies: [{ by: 'Ines', at: '2026-11-01T09:00:00Z', text: 'These.' }],
+      },
+    ],
+    verdicts: [{ reviewer: 'Tobias Wren', at: '2026-11-01T08:00:00Z', says: 'changes' }],
+  },
+};
 
 /** Reads a file and answers `refused` where that is said in words; anything else it throws is a fault. */
 async function outcome(file: Uint8Array): Promise<ReadBackup | 'refused'> {

@@ -1,4 +1,4 @@
-import { type BlogCategory, type BlogSite, categoryPath } from '../blog/index.ts';
+import { type BlogCategory, categoryPath } from '../blog/index.ts';
 import type { PostFields } from '../draft/index.ts';
 
 /** A page of the blog on which a post will stand, or not. */
@@ -16,11 +16,12 @@ const byName = (categories: readonly BlogCategory[], name: string) =>
 
 /**
  * Where a post will appear once it is out, and where not: home, each list of a category, the list of posts without one, feeds
- * and sitemap. `newer` is how many published posts carry a later date.
+ * and sitemap. `newer` is how many published posts carry a later date; of a blog whose categories are not known (null) each is
+ * taken to be there.
  */
 export function appearances(
   { category, categories, robots, author }: PostFields,
-  site: Pick<BlogSite, 'categories' | 'perPage'>,
+  site: { categories: readonly BlogCategory[] | null; perPage: number },
   newer: number,
 ): Appearance[] {
   const page = Math.floor(newer / site.perPage) + 1;
@@ -31,6 +32,10 @@ export function appearances(
   const filed = [...new Set([category, ...categories].map((name) => name.trim()).filter(Boolean))];
   const lists = new Map<string, Appearance>();
   for (const name of filed) {
+    if (site.categories === null) {
+      lists.set(name, { name: `Category ${name}`, path: '', appears: true, says: '' });
+      continue;
+    }
     const own = byName(site.categories, name);
     if (!own) {
       lists.set(name, {
@@ -46,11 +51,11 @@ export function appearances(
       if (!lists.has(slug))
         lists.set(slug, {
           name: `Category ${at.name}`,
-          path: categoryPath(site as BlogSite, slug),
+          path: categoryPath({ categories: site.categories }, slug),
           appears: true,
           says: at === own ? '' : `above ${own.name}`,
         });
-      at = parent === '' ? undefined : site.categories.find((one) => one.slug === parent);
+      at = parent === '' ? undefined : site.categories?.find((one) => one.slug === parent);
     }
   }
   found.push(...lists.values());

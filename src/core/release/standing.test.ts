@@ -63,6 +63,12 @@ describe('where a post will appear', () => {
     expect(shown({})).toContain('- Categories');
     expect(shown({ category: 'constructor' })).toContain('- Category constructor');
   });
+  it('takes a category for there where those of the blog are not known', () =>
+    expect(
+      appearances({ ...emptyFields(), category: 'Routes' }, { categories: null, perPage: 10 }, 0).map(
+        ({ name, appears }) => [name, appears],
+      ),
+    ).toContainEqual(['Category Routes', true]));
   it('counts the pages of lists, and what search does not show', () => {
     expect(shown({ robots: 'noindex' }, 23)).toEqual([
       '+ Home /page/3/',

@@ -177,7 +177,8 @@ export class BlogStore {
   /** Takes a new post in. One whose `uid` is there already is that one: it is brought up to date, and no second comes of it. */
   create(properties: EntryProperties): KeptPost {
     const known = this.posts.get(textOfProperty(properties, 'uid'));
-    if (known) return this.change(known, { ...known.properties, ...properties });
+    // Sent anew, a post that was taken back is there again.
+    if (known) return this.change({ ...known, isDeleted: false }, { ...known.properties, ...properties });
     const wished =
       slugOf(textOfProperty(properties, 'mp-slug')) ||
       slugOf(textOfProperty(properties, 'name')) ||

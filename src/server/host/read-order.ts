@@ -75,6 +75,7 @@ export function readOrder(given: unknown): SendOrder | null {
     action,
     url: url as string,
     known,
+    withdrawn: given['withdrawn'] === true,
     properties,
     document: readDocument(given['document']),
     pictures: pictures as JobPicture[],

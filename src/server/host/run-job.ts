@@ -117,6 +117,11 @@ export async function runJob(
       return { url, version: (await host.read(url)).version, isLater: false };
   }
   const document = job.document && withPlacedDocument(job.document, places);
+  if (url && job.withdrawn) {
+    await host.restore(url);
+    // What stands there now is another version by that alone.
+    return host.update(url, { properties, document }, null);
+  }
   if (url) return host.update(url, { properties, document }, job.known);
   keep({ ...job, begunBy: job.id });
   return host.create({ properties, document });

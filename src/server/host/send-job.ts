@@ -25,6 +25,8 @@ export interface SendOrder {
   url: string;
   /** Version that it has there as far as is known; null: whatever it is. */
   known: string | null;
+  /** It was taken from its readers: publishing gives it back to them first. */
+  withdrawn: boolean;
   /** Empty but for `publish`. */
   properties: EntryProperties;
   /** All of the post, for `folder`; null for the others. */

@@ -66,6 +66,18 @@ describe('a post is sent to the blog beside the application', () => {
     await comes(queue, 'done');
     expect((await fetch(first.url)).status).toBe(200);
   });
+  it('and is there again when it is published anew after it was withdrawn', async () => {
+    const { queue } = await stand();
+    queue.order(order());
+    const first = await comes(queue, 'done');
+    const there = { url: first.url, known: first.version };
+    queue.order(order({}, { ...there, action: 'withdraw', properties: {}, pictures: [] }));
+    await comes(queue, 'done');
+    queue.order(order({ title: 'Baked again' }, { ...there, withdrawn: true }));
+    await comes(queue, 'done');
+    const page = await fetch(first.url);
+    expect([page.status, await page.text()]).toEqual([200, expect.stringContaining('Baked again')]);
+  });
   it('and what was emptied in it is empty there; what others put there stays', async () => {
     const { queue, blog } = await stand();
     queue.order(order({ excerpt: 'Two days of waiting.' }));
@@ -160,6 +172,15 @@ describe('a post is sent to an endpoint that takes the recommendation its own wa
     send();
     const job = await comes(queue, 'done');
     expect([job.tries, posts.size]).toEqual([4, 1]);
+  });
+  it('once, also from a page that has not heard yet where it stands', async () => {
+    const { queue, send, posts, address } = await plain();
+    send();
+    await comes(queue, 'done');
+    send();
+    // It is sent as a change, which this endpoint cannot take: a double would be worse.
+    expect((await comes(queue, 'failed')).url).toBe(`${address}/notes/1`);
+    expect(posts.size).toBe(1);
   });
   it('once, where it was taken and the answer was lost', async () => {
     const { queue, send, behaves, posts } = await plain();

@@ -54,8 +54,15 @@ export class SendQueue {
   order(order: SendOrder): SendJob {
     const all = this.all();
     const earlier = all.filter(({ postId, siteId }) => postId === order.postId && siteId === order.siteId);
+    // A page that has not heard yet where its post stands sends it as new.
+    const done = earlier.findLast(
+      ({ state, url, way }) =>
+        state === 'done' && url !== '' && JSON.stringify(way) === JSON.stringify(order.way),
+    );
+    const place = order.url === '' && done ? { url: done.url, known: done.version } : {};
     const job: SendJob = {
       ...order,
+      ...place,
       id: randomUUID(),
       turn: (all.at(-1)?.turn ?? 0) + 1,
       state: 'waiting',

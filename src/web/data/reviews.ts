@@ -8,7 +8,7 @@ async function changeReview(postId: string, change: (review: Review) => Review):
   const { posts } = database();
   return database().transaction('rw', posts, async () => {
     const row = await posts.get(postId);
-    if (!row || row.deleted !== '') return null;
+    if (row?.deleted !== '') return null;
     const before = row.review ?? NOTHING;
     await posts.update(postId, { review: change(before) });
     return before;

@@ -49,6 +49,8 @@ export interface SendJob {
 export interface SendOrder
   extends Pick<SendJob, 'siteId' | 'postId' | 'title' | 'way' | 'action' | 'url' | 'due' | 'revision'> {
   known: string | null;
+  /** It was taken from its readers, and is given back to them by being published. */
+  withdrawn: boolean;
   properties: EntryProperties;
   /** All of the post, for a folder of files; null for the others. */
   document: PostDocument | null;

@@ -1,6 +1,6 @@
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import type { BlogCategory, BlogSettings } from '../../../core/blog/index.ts';
+import { type BlogCategory, type BlogSettings, categoriesInTree } from '../../../core/blog/index.ts';
 import { slugOf } from '../../../core/listing/index.ts';
 import { setBlogSettings } from '../../services/publishing.ts';
 import { failureInWords } from '../../state/attempt.ts';
@@ -9,12 +9,6 @@ import { AddForm } from '../../ui/add-form.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { ChoiceField, TextField } from '../../ui/field.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
-
-/** Categories in the order of their tree. */
-const inTree = (categories: readonly BlogCategory[]): BlogCategory[] =>
-  categories
-    .filter(({ parent }) => parent === '')
-    .flatMap((top) => [top, ...categories.filter(({ parent }) => parent === top.slug)]);
 
 /** How the blog beside the application shows its posts, and its tree of categories. */
 export function BlogLook({ settings: given }: { settings: BlogSettings }) {
@@ -87,7 +81,7 @@ export function BlogLook({ settings: given }: { settings: BlogSettings }) {
       </div>
       <h3 className="mt-5 mb-1 font-semibold">Categories</h3>
       <ul aria-label="Categories of the blog" className="max-w-2xl">
-        {inTree(categories).map((one) => (
+        {categoriesInTree(categories).map((one) => (
           <li key={one.slug} className="flex items-center gap-3 border-t py-1.5">
             <span className={`min-w-0 flex-1 break-words ${one.parent ? 'pl-5' : ''}`}>{one.name}</span>
             <Choice

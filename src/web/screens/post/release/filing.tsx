@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
-import type { BlogCategory, BlogSettings } from '../../../../core/blog/index.ts';
+import { type BlogCategory, type BlogSettings, categoriesInTree } from '../../../../core/blog/index.ts';
 import { draftedExcerpt, STATUSES, type Status } from '../../../../core/draft/index.ts';
 import { slugOf } from '../../../../core/listing/index.ts';
 import { setBlogSettings } from '../../../services/publishing.ts';
@@ -18,16 +18,12 @@ import { usePost } from '../frame/post-context.ts';
 /** Characters of an excerpt that lists show well. */
 const EXCERPT = [100, 250] as const;
 
-/** Categories in the order of their tree, those within another behind it. */
-const inTree = (categories: readonly BlogCategory[]): { name: string; shown: string }[] =>
-  categories
-    .filter(({ parent }) => parent === '')
-    .flatMap((top) => [
-      { name: top.name, shown: top.name },
-      ...categories
-        .filter(({ parent }) => parent === top.slug)
-        .map(({ name }) => ({ name, shown: `${top.name} › ${name}` })),
-    ]);
+/** Categories to choose from: one within another behind it. */
+const namesInTree = (categories: readonly BlogCategory[]): { name: string; shown: string }[] =>
+  categoriesInTree(categories).map(({ name, parent }) => {
+    const above = categories.find(({ slug }) => slug === parent);
+    return { name, shown: above ? `${above.name} › ${name}` : name };
+  });
 
 /** Where the post is filed, and what its page says beside the text. */
 export function Filing({ settings }: { settings: BlogSettings | null }) {
@@ -36,7 +32,7 @@ export function Filing({ settings }: { settings: BlogSettings | null }) {
   const [made, setMade] = useState<BlogCategory[] | null>(null);
   const [refused, setRefused] = useState('');
   const categories = made ?? settings?.categories ?? [];
-  const tree = inTree(categories);
+  const tree = namesInTree(categories);
   // A category of the post that the blog does not know stays in sight.
   const main =
     fields.category && !tree.some(({ name }) => name === fields.category)

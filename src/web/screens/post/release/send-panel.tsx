@@ -96,7 +96,13 @@ export function SendPanel({
           {dayInWords(fields.date, zone)} {timeInWords(fields.date, zone)} ({zone})
         </p>
       )}
-      <p className="mt-2">{own ? 'It is on its way: see below.' : next}</p>
+      <p className="mt-2">
+        {own
+          ? own.state === 'waiting' || own.state === 'sending'
+            ? 'It is on its way: see below.'
+            : 'It did not get through: see below.'
+          : next}
+      </p>
       {held && held.length > 0 && (
         <p role="status" className="mt-2 border-l-[3px] border-ochre bg-ochre-wash px-3 py-2 text-[13px]">
           {counted(held.length, 'thing holds', 'things hold')} it back

@@ -35,7 +35,7 @@ export function Stands({ settings, newer }: { settings: BlogSettings | null; new
   );
   const description = fields.metaDescription.trim() || fields.excerpt.trim() || openingWords(paragraphs);
   const path = postPath(site.addressPattern, fields.slug) ?? '';
-  const pages = appearances(fields, settings ?? { categories: [], perPage: 10 }, newer);
+  const pages = appearances(fields, settings ?? { categories: null, perPage: 10 }, newer);
   return (
     <section aria-label="How it will stand" className="mb-8">
       <div className="mb-3 flex items-baseline justify-between gap-4">
