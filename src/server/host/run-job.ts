@@ -90,6 +90,16 @@ async function alreadyThere(host: BlogHost, job: SendJob): Promise<string> {
   return found?.url ?? '';
 }
 
+/** The version of what stands at an address; null where the host does not tell. */
+async function versionAt(host: BlogHost, url: string): Promise<string | null> {
+  try {
+    return (await host.read(url)).version;
+  } catch (error) {
+    if (error instanceof HostProblem) return null;
+    throw error;
+  }
+}
+
 /**
  * Does what a job asks for, once, and answers where the post stands then. `keep` stores how far it came, at every step after
  * which a second run must not do the first one's work again. Throws {@link HostProblem}.
@@ -102,7 +112,8 @@ export async function runJob(
 ): Promise<SentPost> {
   if (given.action !== 'publish') {
     await host[given.action === 'withdraw' ? 'remove' : 'restore'](given.url);
-    return { url: given.url, version: null, isLater: false };
+    const version = given.action === 'restore' ? await versionAt(host, given.url) : null;
+    return { url: given.url, version, isLater: false };
   }
   const job = await placePictures(host, given, files, keep);
   const places = new Map(job.pictures.map(({ src, sha }) => [src, job.placed[sha]]));

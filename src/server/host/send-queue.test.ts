@@ -105,6 +105,31 @@ describe('a post is sent to the blog beside the application', () => {
     await comes(queue, 'done');
     expect(namesAt(blog)).toEqual(['Changed at the desk']);
   });
+  it('and not over one that was made between its being put back and its being changed', async () => {
+    const { queue, blog } = await stand();
+    queue.order(order());
+    const { url, version } = await comes(queue, 'done');
+    const there = { url, known: version, properties: {}, pictures: [] };
+    queue.order(order({}, { ...there, action: 'withdraw' }));
+    await comes(queue, 'done');
+    queue.order(order({}, { ...there, action: 'restore' }));
+    const back = await comes(queue, 'done');
+    expect(back.version).not.toBeNull();
+    const [post] = blog.store.allPosts();
+    blog.store.change(post, { ...post.properties, name: ['Changed on the blog'] });
+    queue.order(order({ title: 'Mine' }, { url, known: back.version }));
+    await comes(queue, 'changed');
+    expect(namesAt(blog)).toEqual(['Changed on the blog']);
+  });
+  it('with its pictures anew where it goes to another place', async () => {
+    const { queue } = await stand();
+    queue.order(order());
+    await comes(queue, 'done');
+    const endpoint = 'https://blog.example/micropub';
+    queue.order(order({}, { way: { kind: 'micropub', endpoint } }));
+    const job = await comes(queue, 'failed');
+    expect([job.url, job.placed]).toEqual(['', {}]);
+  });
   it('twice in a row, and the second is no stranger to the first', async () => {
     const { queue, blog } = await stand();
     queue.order(order());

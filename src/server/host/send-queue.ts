@@ -55,10 +55,8 @@ export class SendQueue {
     const all = this.all();
     const earlier = all.filter(({ postId, siteId }) => postId === order.postId && siteId === order.siteId);
     // A page that has not heard yet where its post stands sends it as new.
-    const done = earlier.findLast(
-      ({ state, url, way }) =>
-        state === 'done' && url !== '' && JSON.stringify(way) === JSON.stringify(order.way),
-    );
+    const isSameWay = ({ way }: SendJob) => JSON.stringify(way) === JSON.stringify(order.way);
+    const done = earlier.findLast((one) => one.state === 'done' && one.url !== '' && isSameWay(one));
     const place = order.url === '' && done ? { url: done.url, known: done.version } : {};
     const job: SendJob = {
       ...order,
@@ -70,8 +68,13 @@ export class SendQueue {
       next: order.due,
       problem: '',
       // Whether an earlier one arrived is not known while its answer is missing.
-      begunBy: earlier.findLast(({ begunBy, state }) => begunBy && state !== 'done')?.begunBy ?? '',
-      placed: Object.assign({}, ...earlier.map(({ placed }) => placed)) as Record<string, string>,
+      begunBy:
+        earlier.findLast((one) => one.begunBy && one.state !== 'done' && isSameWay(one))?.begunBy ?? '',
+      // Pictures that are up there need not go again; elsewhere they are not up.
+      placed: Object.assign({}, ...earlier.filter(isSameWay).map(({ placed }) => placed)) as Record<
+        string,
+        string
+      >,
       version: null,
       isLater: false,
       ordered: this.now(),
@@ -145,7 +148,10 @@ export class SendQueue {
   private async run(given: SendJob): Promise<void> {
     const own = this.afterOwn(given);
     const url = own.url === '' ? '' : this.addressNow(own.way, own.url);
-    let job: SendJob = { ...own, url, state: 'sending', tries: given.tries + 1, next: '' };
+    const placed = Object.fromEntries(
+      Object.entries(own.placed).map(([sha, at]) => [sha, this.addressNow(own.way, at)]),
+    );
+    let job: SendJob = { ...own, url, placed, state: 'sending', tries: given.tries + 1, next: '' };
     const keep = (next: SendJob) => {
       job = next;
       this.jobs.put(job);

@@ -53,6 +53,7 @@ export function OtherEyes({ review }: { review: Review | undefined }) {
       <CheckField checked={withNotes} onChange={setWithNotes} className="mt-1 flex items-center gap-1.5">
         With the notes of the score
       </CheckField>
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: dropping is a shortcut; the button inside does the same */}
       <div
         className="mt-2 flex flex-wrap gap-2"
         onDragOver={(event) => event.preventDefault()}
@@ -61,7 +62,6 @@ export function OtherEyes({ review }: { review: Review | undefined }) {
           const [file] = event.dataTransfer.files;
           if (file) void bring(file);
         }}
-        role="presentation"
       >
         <Button onClick={() => attempt(hand(), 'The review file could not be made')}>For review</Button>
         <FileButton
