@@ -114,6 +114,8 @@ test('a post is published, read back, changed, withdrawn and put back', async ({
   await reader.goto(blog('/category/routes/'));
   await expect(reader.getByRole('link', { name: /The ferry that waits/ }).first()).toBeVisible();
 
+  // A page that is not in front is drawn once a second.
+  await page.bringToFront();
   // What is written from now on is kept apart until it is published again.
   await goTo(page, 'Write');
   await caretAtEndOf(page, draft(page).getByRole('heading', { name: 'On the boat' }));
@@ -127,6 +129,7 @@ test('a post is published, read back, changed, withdrawn and put back', async ({
   await standing(page, 'Published');
   await reader.reload();
   await expect(article).toContainText('for there is no second');
+  await page.bringToFront();
 
   await sending(page).getByRole('button', { name: 'Withdraw' }).click();
   await standing(page, 'Withdrawn');

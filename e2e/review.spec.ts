@@ -56,7 +56,8 @@ test('a post goes to a reviewer as a file; comments and other words come back, t
     reviewer.waitForEvent('download'),
     reviewer.getByRole('button', { name: 'Save the answer' }).click(),
   ]);
-  const annotations = JSON.parse(readFileSync(await answer.path(), 'utf8')) as {
+  const answered = readFileSync(await answer.path());
+  const annotations = JSON.parse(answered.toString()) as {
     type: string;
     items: { target: { selector?: { type: string }[] } }[];
   };
@@ -67,6 +68,8 @@ test('a post goes to a reviewer as a file; comments and other words come back, t
   ]);
   expect(asked.filter((url) => !url.startsWith('file:') && !url.startsWith('blob:'))).toEqual([]);
 
+  // A page that is not in front is drawn once a second.
+  await page.bringToFront();
   // Meanwhile the writer goes on: words before, words within, and one that is gone.
   await goTo(page, 'Write');
   await caretAtEndOf(page, draft(page).getByText('Bring bread.'));
@@ -81,9 +84,7 @@ test('a post goes to a reviewer as a file; comments and other words come back, t
   await page.keyboard.type('Listen: ');
   await saved(page);
   await goTo(page, 'Release');
-  await eyes
-    .getByLabel('Answer of a reviewer')
-    .setInputFiles(file('answer.json', readFileSync(await answer.path())));
+  await eyes.getByLabel('Answer of a reviewer').setInputFiles(file('answer.json', answered));
   await expect(eyes).toContainText('Changes asked by Tobias Wren');
   await expect(page.getByRole('region', { name: 'Must be mended' })).toContainText(
     '3 comments of the reviewer are open.',
