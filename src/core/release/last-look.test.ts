@@ -37,7 +37,8 @@ function look(markdown = PROSE, fields: Partial<PostFields> = {}, more: Partial<
     ...more,
   });
 }
-const must = (...given: Parameters<typeof look>) => holdingBack(look(...given), []).map(({ id }) => id);
+const must = (...given: Parameters<typeof look>) =>
+  holdingBack(look(...given), []).map(({ id }) => id.split(' ')[0]);
 const should = (...given: Parameters<typeof look>) =>
   look(...given).flatMap(({ id, level }) => (level === 'should' ? [id] : []));
 
@@ -88,6 +89,24 @@ describe('a post is held back', () => {
     expect(must(PROSE, {}, { out })).toEqual(['past-date']);
     expect(must(PROSE, {}, { out, isOut: true })).toEqual([]);
     expect(must(PROSE, {}, { out: '2026-11-29T09:00:00Z' })).toEqual([]);
+  });
+  it('anew where it is more than was let pass: another place to fill, another picture, another address', () => {
+    const heldAfter = (first: ReturnType<typeof look>, then: ReturnType<typeof look>) =>
+      holdingBack(
+        then,
+        first.map(({ id }) => ({ item: id })),
+      ).map(({ id }) => id.split(' ')[0]);
+    const [todo, more] = [`${PROSE}\n\nTODO: the ferry.`, '\n\nIt costs TK.'];
+    expect(heldAfter(look(todo), look(todo))).toEqual([]);
+    expect(heldAfter(look(todo), look(todo + more))).toEqual(['to-fill']);
+    const picture = '\n\n![](media/reeds.webp)';
+    expect(heldAfter(look(PROSE + picture), look(PROSE + picture + picture))).toEqual(['alt-present']);
+    expect(heldAfter(look(PROSE, { slug: '' }), look(PROSE, {}, { addressTakenBy: 'Tides' }))).toEqual([
+      'slug-taken',
+    ]);
+    expect(heldAfter(look(PROSE, {}, { openComments: 1 }), look(PROSE, {}, { openComments: 2 }))).toEqual([
+      'comments',
+    ]);
   });
   it('no longer where somebody let it pass', () => {
     const items = look(PROSE, { title: '' });

@@ -5,7 +5,7 @@ import { leftToFill } from './left-to-fill.ts';
 
 /** Something that the last look finds before a post goes out. */
 export interface LookItem {
-  /** The same thing keeps the same id, so that what was overruled stays so. */
+  /** The same thing keeps the same id, so that what was overruled stays so; once it is more than that, it is another. */
   id: string;
   /** `must` holds publishing back until it is mended or overruled; `should` is worth mending. */
   level: 'must' | 'should';
@@ -15,6 +15,8 @@ export interface LookItem {
   gain: number;
   /** Where it is mended. */
   at: 'write' | 'outline' | 'target' | 'release' | 'site';
+  /** The field that it concerns; null: none. */
+  field: 'title' | 'slug' | null;
   /** The words that it concerns; null: none. */
   place: { blockId: string; start: number; end: number; quote: string } | null;
   /** The criterion whose note says more; null: none. */
@@ -62,11 +64,26 @@ function musts(look: LookAt): LookItem[] {
   const { post, criteria, words } = look;
   const found: LookItem[] = [];
   const add = (id: string, text: string, more: Partial<LookItem> = {}) =>
-    found.push({ id, level: 'must', text, gain: 0, at: 'write', place: null, criterion: null, ...more });
-  if (post.fields.title.trim() === '') add('title', 'It has no title. Write one.');
-  if (slugOf(post.fields.slug) === '') add('slug', 'It has no slug, and so no address. Write one.');
+    found.push({
+      id,
+      level: 'must',
+      text,
+      gain: 0,
+      at: 'write',
+      field: null,
+      place: null,
+      criterion: null,
+      ...more,
+    });
+  if (post.fields.title.trim() === '') add('title', 'It has no title. Write one.', { field: 'title' });
+  if (slugOf(post.fields.slug) === '')
+    add('slug', 'It has no slug, and so no address. Write one.', { field: 'slug' });
   else if (look.addressTakenBy)
-    add('slug', `“${look.addressTakenBy}” stands at this address already. Choose another slug.`);
+    add(
+      `slug-taken ${look.addressTakenBy}`,
+      `“${look.addressTakenBy}” stands at this address already. Choose another slug.`,
+      { field: 'slug' },
+    );
   if (words < LEAST_WORDS)
     add(
       'words',
@@ -77,32 +94,32 @@ function musts(look: LookAt): LookItem[] {
   const [toFill, ...further] = leftToFill(post.draft.blocks);
   if (toFill)
     add(
-      'to-fill',
+      `to-fill ${[toFill, ...further].map(({ quote }) => quote).join(' ')}`.slice(0, 200),
       `“${toFill.quote}” is still to be filled in${further.length > 0 ? `, and ${many(further.length, 'place')} more` : ''}.`,
       { place: toFill },
     );
   if (look.waitingHeadings.length > 0)
     add(
-      'waiting-headings',
+      `waiting-headings ${look.waitingHeadings.join(' ')}`.slice(0, 200),
       `${many(look.waitingHeadings.length, 'heading waits', 'headings wait')} for a text and would stay out: “${look.waitingHeadings[0]}”${look.waitingHeadings.length > 1 ? ' and others' : ''}. Write them, or take them out.`,
       { at: 'outline' },
     );
   for (const note of criteria)
     if (note.advice !== null && MUST.has(note.id) && note.measured !== 'all decorative')
-      add(note.id, note.advice, {
+      add(`${note.id} ${note.measured}`, note.advice, {
         gain: gainOf(note),
         place: note.evidence[0] ?? null,
         criterion: note.id,
       });
   if (look.openComments > 0)
     add(
-      'comments',
+      `comments ${look.openComments}`,
       `${many(look.openComments, 'comment')} of the reviewer ${look.openComments === 1 ? 'is' : 'are'} open.`,
     );
   // A post that readers have keeps the date at which it came to them.
   if (!look.isOut && look.out !== '' && Date.parse(look.out) < Date.parse(look.now) - 86_400_000)
     add(
-      'past-date',
+      `past-date ${look.out.slice(0, 10)}`,
       `Its date, ${look.out.slice(0, 10)}, has passed: readers would take it for old. Set another, or take it off to publish as of now.`,
       { at: 'release' },
     );
@@ -113,7 +130,17 @@ function shoulds(look: LookAt): LookItem[] {
   const { post, criteria } = look;
   const found: LookItem[] = [];
   const add = (id: string, text: string, more: Partial<LookItem> = {}) =>
-    found.push({ id, level: 'should', text, gain: 0, at: 'write', place: null, criterion: null, ...more });
+    found.push({
+      id,
+      level: 'should',
+      text,
+      gain: 0,
+      at: 'write',
+      field: null,
+      place: null,
+      criterion: null,
+      ...more,
+    });
   if (look.leftOver && look.leftOver.blocks > 0)
     add(
       'left-over',

@@ -60,6 +60,11 @@ describe('a page read back', () => {
     expect(html).not.toBe(pageOf());
     expect(faults(html)).toEqual(found);
   });
+  it('has its lists of links counted, as they would not be on somebody else’s page', () => {
+    const links = ['a', 'b', 'c', 'd'].map((name) => `- [Page ${name}](https://${name}.example/)`).join('\n');
+    const post = sent({}, `${TEXT}\n\n${links}`);
+    expect(faults(pageOf(post), post)).toEqual([]);
+  });
   it('takes quotes, dashes and whole addresses that a blog sets anew for the same', () =>
     expect(
       faults(

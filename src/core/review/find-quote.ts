@@ -23,7 +23,11 @@ export interface FoundQuote {
 
 /** Below it the words that are found are others than those that were meant. */
 const LEAST_LIKENESS = 0.6;
-/** Words of a quote that are compared. */
+/** From it on the words themselves are enough; below, something of what stood around them has to be there, too. */
+const SURE_LIKENESS = 0.85;
+const LEAST_AROUND = 0.3;
+/** Words of a quote that are compared, and of what stood around it. */
+const WORDS_AROUND = 5;
 const MOST_WORDS = 400;
 
 const WORD = /[\p{L}\p{N}]+(?:['’-][\p{L}\p{N}]+)*/gu;
@@ -73,9 +77,11 @@ function exactPlaces(blocks: readonly Block[], { exact, prefix, suffix, start }:
   return best?.found ?? null;
 }
 
-/** The stretch of a block in which most of the quote's words still stand in their order. */
-function likeliestIn({ id, text }: Block, wanted: readonly string[]): FoundQuote | null {
-  const own = wordsOf(text);
+/** The stretch of a block in which most of the quote's words still stand in their order, by the places of its words. */
+function likeliestIn(
+  own: readonly Word[],
+  wanted: readonly string[],
+): { from: number; to: number; likeness: number } | null {
   const known = new Set(wanted);
   if (own.filter((word) => known.has(word.text)).length < wanted.length * LEAST_LIKENESS) return null;
   const matched: number[] = [];
@@ -87,18 +93,35 @@ function likeliestIn({ id, text }: Block, wanted: readonly string[]): FoundQuote
     if (!added && !removed) for (let step = 0; step < count; step++) matched.push(at + step);
     if (!removed) at += count;
   }
-  if (matched.length === 0) return null;
   // A common word far from the others stretches the find: the densest run of matches is meant.
-  let best: FoundQuote | null = null;
+  let best: { from: number; to: number; likeness: number } | null = null;
   for (let from = 0; from < matched.length; from++)
     for (let to = matched.length - 1; to >= from; to--) {
       const span = matched[to] - matched[from] + 1;
       const likeness = (2 * (to - from + 1)) / (wanted.length + span);
-      if (best && likeness <= best.likeness) continue;
-      const [start, end] = [own[matched[from]].start, own[matched[to]].end];
-      best = { blockId: id, start, end, text: text.slice(start, end), likeness };
+      if (!best || likeness > best.likeness) best = { from: matched[from], to: matched[to], likeness };
     }
   return best;
+}
+
+/** The share (0 to 1) of the words around a quote that still stand near a stretch; null where nothing is known of them. */
+function aroundStretch(
+  own: readonly Word[],
+  from: number,
+  to: number,
+  { prefix, suffix }: Quote,
+): number | null {
+  // The outermost may be cut in the middle.
+  const before = wordsOf(prefix).slice(1).slice(-WORDS_AROUND);
+  const after = wordsOf(suffix).slice(0, -1).slice(0, WORDS_AROUND);
+  const all = before.length + after.length;
+  if (all === 0) return null;
+  const near = (start: number, end: number) =>
+    new Set(own.slice(Math.max(0, start), Math.max(0, end)).map((word) => word.text));
+  const [left, right] = [near(from - 2 * WORDS_AROUND, from), near(to + 1, to + 1 + 2 * WORDS_AROUND)];
+  const found =
+    before.filter((word) => left.has(word.text)).length + after.filter((word) => right.has(word.text)).length;
+  return found / all;
 }
 
 /**
@@ -116,10 +139,19 @@ export function findQuote(blocks: readonly Block[], quote: Quote): FoundQuote | 
     .slice(0, MOST_WORDS)
     .map((word) => word.text);
   if (wanted.length === 0) return null;
-  let best: FoundQuote | null = null;
-  for (const block of blocks) {
-    const found = likeliestIn(block, wanted);
-    if (found && found.likeness > (best?.likeness ?? LEAST_LIKENESS)) best = found;
+  let best: { found: FoundQuote; rank: number } | null = null;
+  for (const { id, text } of blocks) {
+    const own = wordsOf(text);
+    const stretch = likeliestIn(own, wanted);
+    if (!stretch || stretch.likeness < LEAST_LIKENESS) continue;
+    const { from, to, likeness } = stretch;
+    const around = aroundStretch(own, from, to, quote);
+    // Posts say alike things in several places: words that are alike alone may be others.
+    if (around !== null && around < LEAST_AROUND && likeness < SURE_LIKENESS) continue;
+    const rank = likeness + (around ?? 0) / 2;
+    if (best && rank <= best.rank) continue;
+    const [start, end] = [own[from].start, own[to].end];
+    best = { rank, found: { blockId: id, start, end, text: text.slice(start, end), likeness } };
   }
-  return best;
+  return best?.found ?? null;
 }

@@ -51,6 +51,20 @@ describe('the words of a comment', () => {
     ]);
     expect(found('tie the BICYCLES to the rail, with a strap of your own')?.[0]).toBe(2);
   });
+  it('are not taken for others that are alike, where nothing of what stood around them is there', () => {
+    const alike = quote('the skipper knows the bar and the hour', {
+      prefix: 'Ask at the harbour office, where ',
+      suffix: ' of the last boat home',
+    });
+    expect(findQuote(blocks, alike)).toBeNull();
+    const [text] = [blocks[1].text];
+    const changed = [{ ...blocks[1], text: text.replace('knows the bar', 'knows every bank') }];
+    const meant = quote('knows the bar, and tells you', {
+      prefix: 'The pilot ',
+      suffix: ' the hour. We have',
+    });
+    expect(findQuote(changed, meant)?.text).toBe('knows every bank, and tells you');
+  });
   it('are gone where too few of them are left', () => {
     expect(found('Bring bread for the crossing and water')).toBeNull();
     expect(found('the')).toEqual([0, 'the']);

@@ -1,10 +1,10 @@
-import express, { type Response, Router } from 'express';
+import express, { type RequestHandler, type Response, Router } from 'express';
 import { zipSync } from 'fflate';
 import { ownPages } from '../own-pages.ts';
 import { HostProblem } from './blog-host.ts';
 import type { Publishing } from './publishing.ts';
 import { readOrder, readSettings, readWay } from './read-order.ts';
-import { accountOf } from './send-job.ts';
+import { accountOf, type Way } from './send-job.ts';
 
 /** As much as a post and a picture may have. */
 const MOST_POST = '12mb';
@@ -85,33 +85,28 @@ export function hostRoutes({
       saySo(response, error);
     }
   });
-  router.post('/read', json, async (request, response) => {
-    const { way: given, url } = (request.body ?? {}) as { way?: unknown; url?: unknown };
-    const way = readWay(given);
-    if (!way || typeof url !== 'string') {
-      response.status(400).json({ problem: 'Say which post is to be read.' });
-      return;
-    }
-    try {
-      response.json(await hostOf(way).read(addressNow(way, url)));
-    } catch (error) {
-      saySo(response, error);
-    }
-  });
-
-  router.post('/page', json, async (request, response) => {
-    const { way: given, url } = (request.body ?? {}) as { way?: unknown; url?: unknown };
-    const way = readWay(given);
-    if (!way || typeof url !== 'string') {
-      response.status(400).json({ problem: 'Say which page is to be read.' });
-      return;
-    }
-    try {
-      response.json(await readPage(way, url));
-    } catch (error) {
-      saySo(response, error);
-    }
-  });
+  /** Answers what stands at an address of a way. */
+  const about =
+    (what: string, answer: (way: Way, url: string) => Promise<unknown>): RequestHandler =>
+    async (request, response) => {
+      const { way: given, url } = (request.body ?? {}) as { way?: unknown; url?: unknown };
+      const way = readWay(given);
+      if (!way || typeof url !== 'string') {
+        response.status(400).json({ problem: `Say which ${what} is to be read.` });
+        return;
+      }
+      try {
+        response.json(await answer(way, url));
+      } catch (error) {
+        saySo(response, error);
+      }
+    };
+  router.post(
+    '/read',
+    json,
+    about('post', async (way, url) => hostOf(way).read(addressNow(way, url))),
+  );
+  router.post('/page', json, about('page', readPage));
 
   router.get('/folder', (_request, response) => {
     if (!content) response.status(404).json({ problem: 'No folder of posts is open.' });

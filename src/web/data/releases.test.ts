@@ -6,7 +6,7 @@ import { database, openDatabase } from './database.ts';
 import { addPost, savePost } from './posts.ts';
 import { keepSent, overrule, postsNowOut } from './releases.ts';
 import { changeComment, keepAnswer } from './reviews.ts';
-import { keepVersion } from './versions.ts';
+import { keepForGood, keepVersion } from './versions.ts';
 
 const NOW = '2026-11-29T12:00:00.000Z';
 const document = {
@@ -98,8 +98,14 @@ describe('the version that was sent', () => {
   it('stays, though the same text was kept before for a while only', async () => {
     const post = { siteId: 's', postId: 'p' };
     const first = await keepVersion(post, { document, outline: [] }, 'time', NOW);
-    const sent = await keepVersion(post, { document, outline: [] }, 'published', NOW);
-    expect([sent.id, sent.reason]).toEqual([first.id, 'published']);
+    await keepForGood(first.id);
+    expect((await database().versions.get(first.id))?.reason).toBe('published');
+    const named = await keepVersion(post, { document, outline: [] }, 'named', NOW, 'As it went out');
+    await keepForGood(named.id);
+    expect(await database().versions.get(named.id)).toMatchObject({
+      name: 'As it went out',
+      reason: 'named',
+    });
   });
 });
 

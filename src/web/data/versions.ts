@@ -35,11 +35,10 @@ export async function keepVersion(
     const known = await versionsOf(post.siteId, post.postId);
     const [newest] = known;
     if (newest && sameContent(content, newest)) {
-      // What was sent out is kept for good, under whatever reason it was kept before.
-      if (!name && (reason !== 'published' || newest.reason === 'published')) return newest;
-      const lasting: VersionRow = name ? { ...newest, name, reason: 'named' } : { ...newest, reason };
-      await versions.put(lasting);
-      return lasting;
+      if (!name) return newest;
+      const named: VersionRow = { ...newest, name, reason: 'named' };
+      await versions.put(named);
+      return named;
     }
     const row: VersionRow = {
       id: crypto.randomUUID(),
@@ -60,6 +59,15 @@ export async function keepVersion(
     }));
     await versions.bulkDelete(thinnedVersions(aged, at));
     return row;
+  });
+}
+
+/** A version that was sent out stays for good, under whatever reason it was kept before; a name that it has stays too. */
+export async function keepForGood(id: string): Promise<void> {
+  const { versions } = database();
+  await database().transaction('rw', versions, async () => {
+    const row = await versions.get(id);
+    if (row && row.name === '') await versions.put({ ...row, reason: 'published' });
   });
 }
 

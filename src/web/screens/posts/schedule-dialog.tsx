@@ -1,11 +1,11 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { planTimes } from '../../../core/release/index.ts';
+import { keptOutOfPlan, planTimes } from '../../../core/release/index.ts';
 import { dayIn } from '../../../core/site/index.ts';
 import type { SiteRow } from '../../data/post-rows.ts';
 import { failureInWords } from '../../state/attempt.ts';
-import { schedulePosts, staysOut } from '../../state/post/schedule-posts.ts';
+import { schedulePosts } from '../../state/post/schedule-posts.ts';
 import { Button } from '../../ui/button.tsx';
 import { CheckField } from '../../ui/check-field.tsx';
 import { ChipsField } from '../../ui/chips-field.tsx';
@@ -31,7 +31,9 @@ export function ScheduleDialog({
   onClose: (done: boolean) => void;
 }) {
   const zone = useZone();
-  const ready = lines.filter(({ row, score }) => staysOut(row, score?.words ?? null) === '');
+  const staysOut = ({ row, score }: PostLine) =>
+    keptOutOfPlan(row.fields, score?.words ?? null, row.overruled ?? []);
+  const ready = lines.filter((line) => staysOut(line) === '');
   const out = lines.filter((line) => !ready.includes(line));
   const [order, setOrder] = useState(() => ready.map(({ row }) => row.id));
   const [from, setFrom] = useState(() => dayIn(zone, new Date(Date.now() + 86_400_000)));
@@ -157,7 +159,7 @@ export function ScheduleDialog({
               <ul aria-label="Left out" className="mt-3 text-[13px] text-soft">
                 {out.map((line) => (
                   <li key={line.row.id} className="border-t py-1">
-                    {nameOfLine(line)} stays out: {staysOut(line.row, line.score?.words ?? null)}.
+                    {nameOfLine(line)} stays out: {staysOut(line)}.
                   </li>
                 ))}
               </ul>

@@ -3,6 +3,7 @@ import { postPath } from '../../../core/listing/index.ts';
 import { localTime } from '../../../core/release/index.ts';
 import type { SiteRow } from '../../data/post-rows.ts';
 import { keepRelease } from '../../data/releases.ts';
+import { keepForGood } from '../../data/versions.ts';
 import { zoneOf } from '../../data/zone-of.ts';
 import { postThere } from '../../services/publishing.ts';
 import type { PostSession } from './post-session.ts';
@@ -26,7 +27,8 @@ export async function findRelease(session: PostSession, site: SiteRow, address: 
   if (textOfProperty(properties, 'uid') !== session.id) return;
   const there = postOfEntry(properties);
   const isSame = there.fields.title === fields.title && wordsOf(there.draft) === wordsOf(draft);
-  const kept = isSame ? await session.keepVersion('published') : null;
+  const kept = isSame ? await session.keepVersion('time') : null;
+  if (kept) await keepForGood(kept.id);
   const out = there.fields.date || fields.date;
   const zone = zoneOf(site);
   await keepRelease(session.id, {

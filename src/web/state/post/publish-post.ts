@@ -1,10 +1,11 @@
 import { entryProperties } from '../../../core/blog/index.ts';
-import { type PostDocument, type PostFields, pictureAddresses } from '../../../core/draft/index.ts';
-import { instantAt } from '../../../core/release/index.ts';
+import { type PostDocument, pictureAddresses } from '../../../core/draft/index.ts';
+import { datesOfGoingOut, type OutAt } from '../../../core/release/index.ts';
 import { database } from '../../data/database.ts';
 import { pictureRow } from '../../data/picture-store.ts';
 import type { PostRelease, SiteRow } from '../../data/post-rows.ts';
 import { endpointOf } from '../../data/releases.ts';
+import { keepForGood } from '../../data/versions.ts';
 import { orderSending, type SendOrder, standIn, type Way } from '../../services/publishing.ts';
 import { lookAtSending } from '../sending.ts';
 import { exportPost } from './export-post.ts';
@@ -64,27 +65,6 @@ export async function orderPublishing(
   );
 }
 
-/** When a post goes out: at once, or at a time on the clock of a zone. */
-export type OutAt = { kind: 'now' } | { kind: 'at'; local: string; zone: string };
-
-/** Status and dates of a post that goes out. Readers who have it keep its date; what changed since is told beside. */
-export function datesOf(
-  { date }: PostFields,
-  release: PostRelease | undefined,
-  at: OutAt,
-  now: string,
-): Pick<PostFields, 'status' | 'date' | 'updated'> {
-  if (at.kind === 'at') {
-    const instant = instantAt(at.zone, at.local);
-    return { status: instant > now ? 'scheduled' : 'published', date: instant, updated: '' };
-  }
-  const wasOut = release !== undefined && release.out <= now;
-  const comes = Date.parse(date);
-  return wasOut
-    ? { status: 'published', date: date || release.out, updated: now }
-    : { status: 'published', date: comes <= Date.parse(now) ? date : now, updated: '' };
-}
-
 /**
  * Sends the post as it stands to where the site's posts are published, or packs it as a file where they are not sent. What was
  * sent is kept as a version. Throws a sentence where it could not be handed over; then nothing of the post is changed.
@@ -100,16 +80,18 @@ export async function publishPost(
   // Before anything of the post is touched: is there anybody to hand it to?
   if (way) await standIn();
   const back = session.change({
-    fields: datesOf(session.document.fields, release, at, new Date().toISOString()),
+    fields: datesOfGoingOut(session.document.fields, release?.out ?? '', at, new Date().toISOString()),
   });
   try {
     await session.saved();
-    const version = await session.keepVersion('published');
+    const version = await session.keepVersion('time');
     if (!way) {
       await exportPost(session, site, 'md');
       return;
     }
     await orderPublishing(session, session.finished, way, release, version.id);
+    // Only what was handed over is a version that went out.
+    await keepForGood(version.id);
   } catch (error) {
     await back();
     throw error;

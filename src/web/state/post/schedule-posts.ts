@@ -1,32 +1,17 @@
 import { finishedDraft } from '../../../core/outline/index.ts';
-import type { PlannedTime } from '../../../core/release/index.ts';
-import { changedForReaders, LEAST_WORDS } from '../../../core/release/index.ts';
-import { publishingNeeds } from '../../../core/site/index.ts';
-import type { PostRow, SiteRow } from '../../data/post-rows.ts';
-import { loadPost, savePost } from '../../data/posts.ts';
-import { keepVersion } from '../../data/versions.ts';
+import { datesOfGoingOut, type PlannedTime } from '../../../core/release/index.ts';
+import type { SiteRow } from '../../data/post-rows.ts';
+import { loadPost, StaleWrite, savePost } from '../../data/posts.ts';
+import { keepForGood, keepVersion } from '../../data/versions.ts';
 import { zoneOf } from '../../data/zone-of.ts';
 import { standIn } from '../../services/publishing.ts';
-import { listInWords } from '../../ui/figures.ts';
 import { lookAtSending } from '../sending.ts';
-import { lastVisitWritten } from './open-sessions.ts';
-import { datesOf, orderPublishing, releaseBy, wayOf } from './publish-post.ts';
-
-/** Why a post of a list cannot be scheduled with others; empty: it can. `words` is null where they are not counted yet. */
-export function staysOut(row: PostRow, words: number | null): string {
-  if (row.fields.status === 'published') return 'it is published';
-  const needs = publishingNeeds({ fields: row.fields, draft: { version: 1, blocks: [] } }).filter(
-    (need) => need !== 'a text',
-  );
-  if (needs.length > 0) return `it needs ${listInWords(needs)}`;
-  if (words !== null && words < LEAST_WORDS && !row.overruled?.some(({ item }) => item === 'words'))
-    return `it has ${words} words`;
-  return '';
-}
+import { lastVisitWritten, takeBackInPost } from './open-sessions.ts';
+import { orderPublishing, releaseBy, wayOf } from './publish-post.ts';
 
 /**
  * Hands several posts over, each for its time. Answers the titles of those that were changed in the meantime and so were left as
- * they are. Throws a sentence where nobody takes them.
+ * they are. Throws a sentence where nobody takes one: that one is as it was, those before it are handed over.
  */
 export async function schedulePosts(
   site: SiteRow,
@@ -45,24 +30,27 @@ export async function schedulePosts(
     const release = releaseBy(way, row.release);
     const at = { kind: 'at', local: time.local, zone: zoneOf(site) } as const;
     const now = new Date().toISOString();
-    const fields = { ...row.fields, ...datesOf(row.fields, release, at, now) };
+    const dates = datesOfGoingOut(row.fields, release?.out ?? '', at, now);
+    const before = { document: { fields: row.fields, draft }, outline };
+    const after = { document: { fields: { ...row.fields, ...dates }, draft }, outline };
     try {
-      if (changedForReaders(fields, row.fields).length > 0 || fields.status !== row.fields.status)
-        await savePost({ id, revision: row.revision, now, document: { fields, draft }, outline });
-    } catch {
-      left.push(fields.title);
+      await savePost({ id, revision: row.revision, now, ...after });
+    } catch (error) {
+      if (!(error instanceof StaleWrite)) throw error;
+      left.push(row.fields.title);
       continue;
     }
-    const content = { document: { fields, draft }, outline };
-    const version = await keepVersion({ siteId: site.id, postId: id }, content, 'published', now);
-    await orderPublishing(
-      { siteId: site.id, id },
-      { fields, draft: finishedDraft(draft, outline) },
-      way,
-      release,
-      version.id,
-    );
-    sent += 1;
+    try {
+      const post = { siteId: site.id, id };
+      const version = await keepVersion({ siteId: site.id, postId: id }, after, 'time', now);
+      const document = { fields: after.document.fields, draft: finishedDraft(draft, outline) };
+      await orderPublishing(post, document, way, release, version.id);
+      await keepForGood(version.id);
+      sent += 1;
+    } catch (error) {
+      await takeBackInPost(id, before, after);
+      throw error;
+    }
   }
   await lookAtSending();
   return { sent, left };

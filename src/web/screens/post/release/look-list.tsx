@@ -73,14 +73,14 @@ export function LookList({
   postId: string;
 }) {
   const navigate = useNavigate();
-  const lead = ({ id, at, criterion, place }: LookItem) => {
+  const lead = ({ at, field, criterion, place }: LookItem) => {
     if (at === 'release') {
       document.querySelector<HTMLElement>('[data-place="filing"] input')?.focus();
       return;
     }
     if (at === 'site') navigate('/site');
     else if (at === 'target') navigate(`/posts/${postId}/target`, { state: { focus: 'keyword' } });
-    else navigate(`/posts/${postId}/${at}`, { state: { led: { id, criterion, place } } });
+    else navigate(`/posts/${postId}/${at}`, { state: { led: { field, criterion, place } } });
   };
   const musts = items.filter(({ level }) => level === 'must');
   const shoulds = items.filter(({ level }) => level === 'should');

@@ -7,7 +7,7 @@ import type { BodyEditor } from './sheet/body-editor.ts';
 
 /** What somebody was led here for: words of the text, a note, or a field by its place. */
 interface Led {
-  id: string;
+  field: 'title' | 'slug' | null;
   criterion: string | null;
   place: ToFill | null;
 }
@@ -30,10 +30,10 @@ export function useLed(body: BodyEditor, postId: string): void {
       if (led.place) body.select(led.place);
       else if (note) leadTo(note, 0, { body, postId, navigate });
       else {
-        const at = `[data-place="${led.id}"]`;
-        const field = document.querySelector<HTMLElement>(
-          `:is(input, textarea)${at}, ${at} :is(input, textarea)`,
-        );
+        const at = `[data-place="${led.field}"]`;
+        const field =
+          led.field &&
+          document.querySelector<HTMLElement>(`:is(input, textarea)${at}, ${at} :is(input, textarea)`);
         if (field) field.focus();
         else body.editor.chain().focus('start').scrollIntoView().run();
       }
