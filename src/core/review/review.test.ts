@@ -59,11 +59,11 @@ describe('the words of a comment', () => {
     expect(findQuote(blocks, alike)).toBeNull();
     const [text] = [blocks[1].text];
     const changed = [{ ...blocks[1], text: text.replace('knows the bar', 'knows every bank') }];
-    const meant = quote('knows the bar, and tells you', {
-      prefix: 'The pilot ',
-      suffix: ' the hour. We have',
+    const meant = quote('pilot knows the bar, and tells you the hour', {
+      prefix: 'The ',
+      suffix: '. We have',
     });
-    expect(findQuote(changed, meant)?.text).toBe('knows every bank, and tells you');
+    expect(findQuote(changed, meant)?.text).toBe('pilot knows every bank, and tells you the hour');
   });
   it('are gone where too few of them are left', () => {
     expect(found('Bring bread for the crossing and water')).toBeNull();
