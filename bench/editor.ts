@@ -84,13 +84,13 @@ function rowsOf(posts: readonly Written[], score: ReturnType<typeof scorer>): Ed
   }));
 }
 
-/** Scores of originals and of what was made of them: demo posts with words enough, and real texts. */
+/** Scores of originals and of what was made of them: the demo's published posts, and real texts. */
 export async function editorTable(): Promise<EditorRow[]> {
   const { site, pages, posts, pictures } = demoBundle(DEMO);
-  const demo = posts.map(({ row: { fields }, draft }) => ({
-    name: fields.slug,
-    document: { fields, draft },
-  }));
+  // What is unfinished has nothing to lose; the site knows all of them.
+  const finished = posts.filter(({ row }) => row.fields.status === 'published');
+  const written = (some: typeof posts) =>
+    some.map(({ row: { fields }, draft }) => ({ name: fields.slug, document: { fields, draft } }));
   const sizes = new Map(pictures.map(({ name, size }) => [`media/${name}`, size]));
   const real = await Promise.all(
     REAL.map(async ({ path, keyword }) => ({
@@ -99,7 +99,7 @@ export async function editorTable(): Promise<EditorRow[]> {
     })),
   );
   return [
-    ...rowsOf(demo, scorer({ ...site, pages }, demo, sizes)),
+    ...rowsOf(written(finished), scorer({ ...site, pages }, written(posts), sizes)),
     ...rowsOf(real, scorer({ ...unknownSite(), titlePattern: '{title}', pages: [] }, real, new Map())),
   ];
 }

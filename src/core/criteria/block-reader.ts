@@ -15,7 +15,8 @@ import {
 import { type Claim, claimsOf, mayClaim } from './claims.ts';
 import { AGEING_HINTS, type DatedWords, datedWords } from './dated-words.ts';
 import { boundStems, type KeywordStem, keywordStemsOf } from './keyword-stems.ts';
-import { LEANING, type OrderReading, type SaidSentence } from './order-reading.ts';
+import type { OrderReading, SaidSentence } from './order-reading.ts';
+import { SentenceStyles } from './sentence-style.ts';
 import { StemCounter } from './stem-counts.ts';
 import { STOCK_HINTS, type StockPhrase, stockPhrasesIn } from './stock-phrases.ts';
 import type { StudyFacts } from './surroundings.ts';
@@ -139,6 +140,7 @@ export class BlockReader {
   private readonly memo = new WeakMap<Block, BlockReading>();
   private readonly terms: TermCounter | null;
   private readonly hints: WordHints;
+  private readonly styles: SentenceStyles;
   /** Stems of the sentence that is being read. */
   private readonly lastIn: number[] = [];
   /** Indices of topic stems by the number of the stem. */
@@ -161,6 +163,7 @@ export class BlockReader {
       ? new Map(topicStemsOf(study).map((stem, at) => [bases.stemNumber(stem), at]))
       : null;
     this.hints = new WordHints(vocabulary, HINTS);
+    this.styles = new SentenceStyles(vocabulary);
     this.keywordStems = keywordStemsOf(target.keyword, vocabulary, bases);
     this.matcher = new PhraseMatcher([target.keyword, ...target.supporting], vocabulary, target.english);
   }
@@ -251,7 +254,8 @@ export class BlockReader {
       disorderly: read
         ? sentences.filter((span, at) => span.words >= TOLD_BY && read.sentences[at] < DISORDERLY)
         : [],
-      order: tokens.length > 0 && (prose || block.kind === 'heading') ? this.orderOf(tokens) : null,
+      order:
+        tokens.length > 0 && (prose || block.kind === 'heading') ? this.orderOf(block.text, tokens) : null,
       // Points of lists may say the same of several things.
       said: prose && !inList ? saidIn(tokens, sentences) : NOTHING_SAID,
       claims,
@@ -282,26 +286,18 @@ export class BlockReader {
     return proseLikeness(tokens, this.vocabulary);
   }
 
-  private orderOf(tokens: Tokens): OrderReading {
-    const { lastIn, bases, vocabulary } = this;
-    let leaning = 0;
-    let opensLeaning = false;
+  private orderOf(text: string, tokens: Tokens): OrderReading {
+    const { lastIn, bases } = this;
     lastIn.length = 0;
     for (let at = 0; at < tokens.length; at++) {
-      const sentence = tokens.sentences[at];
-      if (at === 0 || tokens.sentences[at - 1] !== sentence) {
-        const leans = LEANING.has(vocabulary.form(tokens.ids[at]));
-        if (leans) leaning += 1;
-        if (at === 0) opensLeaning = leans;
-        lastIn.length = 0;
-      }
+      if (at > 0 && tokens.sentences[at - 1] !== tokens.sentences[at]) lastIn.length = 0;
       const stem = bases.stem(tokens.ids[at]);
       // Sentences are short: a look along what was met is quicker than a set.
       if (stem < 0 || lastIn.includes(stem)) continue;
       if (lastIn.length < LONGEST_LOOK) lastIn.push(stem);
       counter.add(stem, 1);
     }
-    return { sentences: tokens.sentenceCount, leaning, opensLeaning, words: counter.take() };
+    return { sentences: tokens.sentenceCount, style: this.styles.read(text, tokens), words: counter.take() };
   }
 
   private topicStemsIn(tokens: Tokens): number[] {

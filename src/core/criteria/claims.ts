@@ -7,7 +7,7 @@ const FIGURE = new RegExp(
   [
     // "100% free" is a way of speaking, "0x%08" is code.
     '\\d\\s?(?:%(?![\\w])|per ?cent\\b)(?<!\\b100\\s?(?:%|per ?cent)(?! of\\b))',
-    `\\b(?:${DIGITS}|one|two|three|four|five|six|seven|eight|nine|ten) (?:out of|in) (?:every )?(?:${DIGITS}|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|a hundred)\\b`,
+    `\\b(?:${DIGITS}|one|two|three|four|five|six|seven|eight|nine|ten) (?:out of|in) (?:every )?(?:${DIGITS}|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|a hundred)\\b(?! (?:years?|months?|weeks?|days?|hours?|minutes?|seconds?|summers?|winters?|seasons?)\\b)`,
     '\\b(?:half|a third|a quarter|two thirds|three quarters) of (?:all|our|the|those|these|riders|people|readers)\\b',
     `\\b(?:twice|thrice|(?:two|three|four|five|six|seven|eight|nine|ten|${DIGITS}) times) (?:as|more|less|the|faster|slower|longer|higher|lower)\\b`,
     '\\b[1-9]\\d{0,11}x\\b',
@@ -91,7 +91,13 @@ export interface Claim {
   href: string | null;
 }
 
-/** The sentences of a block that state a figure, each with its source: a link in it or in the next, or the writer's own count. */
+/** Sentences that go on from the one before, whose link is theirs: "A study followed 200. It found twice as many." */
+const GOES_ON = /^(?:it|they|this|that|these|those|he|she|its|their|the same)\b/i;
+
+/**
+ * The sentences of a block that state a figure, each with its source: a link in it, in the next, or in the one that it goes
+ * on from; or the writer's own count.
+ */
 export function claimsOf(
   text: string,
   sentences: { start: number; end: number }[],
@@ -103,7 +109,10 @@ export function claimsOf(
     const quote = text.slice(span.start, span.end);
     const kind = kindOfClaim(quote, text);
     if (kind === null) return [];
-    const link = linkIn(span) ?? linkIn(sentences[at + 1]);
+    const link =
+      linkIn(span) ??
+      linkIn(sentences[at + 1]) ??
+      (GOES_ON.test(quote) ? linkIn(sentences[at - 1]) : undefined);
     return [
       {
         start: span.start,

@@ -3,15 +3,20 @@ import type { BlockReader } from './block-reader.ts';
 import type { DraftFacts } from './draft-facts.ts';
 import { ramp } from './ramp.ts';
 
-/** Share of the sentences that name a word of the keyword in a text that is about it: the rarer half of articles has so much. */
-const NAMED = 0.12;
-/** Uses of the phrase in running text that say the same. */
-const USES = 3;
+/**
+ * Share of the sentences that name a word of the keyword in a text that is about it: two of forty. Writers of few words do
+ * with so much; what they write of is told by other words.
+ */
+const NAMED = 0.05;
+/** Uses of the phrase in running text that say the same, half as loud. */
+const USES = 2;
 
 /** From so many uses on the words of a phrase are looked for apart from it too. */
 const LOOKED_APART = 2;
+/** Share of the sentences by which words that stand apart from the phrase are counted. */
+const NAMED_APART = 0.12;
 /**
- * How far the words stand apart from the phrase, measured as {@link named} is: nothing and everything. Whoever writes of
+ * How far the words stand apart from the phrase, by that share: nothing and everything. Whoever writes of
  * waterproof panniers says "the panniers" too; into a text about something else only the phrase is put.
  */
 const APART: [number, number] = [0.03, 0.12];
@@ -26,12 +31,12 @@ const TERMS = 10;
  */
 const LIKE: [number, number] = [0.28, 0.45];
 
-/** By the words of the keyword, 0 to 1, the rarer the more: the share of sentences that name each, less `without` of them. */
-function named({ whole, reader }: DraftFacts, without: (at: number) => number): number {
+/** By the words of the keyword, 0 to 1, the rarer the more: the share of sentences that name each, less `without` of them; `full` is all. */
+function named({ whole, reader }: DraftFacts, full: number, without: (at: number) => number): number {
   let sum = 0;
   let weights = 0;
   for (const [at, { stem, weight }] of reader.keywordStems.entries()) {
-    sum += weight * Math.min(1, (whole.sentencesWith(stem) - without(at)) / whole.sentences / NAMED);
+    sum += weight * Math.min(1, (whole.sentencesWith(stem) - without(at)) / whole.sentences / full);
     weights += weight;
   }
   return weights === 0 ? 0 : sum / weights;
@@ -43,7 +48,9 @@ const usesIn = ({ totals }: DraftFacts): number =>
 /** How far running text names its keyword, 0 to 1: by its words, and by the phrase. */
 export function aboutness(facts: DraftFacts): number {
   const byPhrase = Math.min(1, usesIn(facts) / USES);
-  return facts.reader.keywordStems.length === 0 ? byPhrase : (named(facts, () => 0) + byPhrase) / 2;
+  return facts.reader.keywordStems.length === 0
+    ? byPhrase
+    : (2 * named(facts, NAMED, () => 0) + byPhrase) / 3;
 }
 
 const told = ({ whole }: DraftFacts, share: number): number =>
@@ -70,7 +77,7 @@ function apartnessOf(facts: DraftFacts): number {
   return told(
     facts,
     ramp(
-      named(facts, (at) => within[at]),
+      named(facts, NAMED_APART, (at) => within[at]),
       [...APART, null, null],
     ),
   );

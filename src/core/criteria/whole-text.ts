@@ -1,4 +1,5 @@
 import type { BlockReading } from './block-reader.ts';
+import { TRAITS } from './sentence-style.ts';
 import { NO_STEMS } from './stem-counts.ts';
 
 /** A heading (or the opening) with what follows it. */
@@ -7,6 +8,8 @@ interface Section {
   sentences: number;
   /** By the numbers of its words: how many of its sentences hold each. */
   counts: Map<number, number>;
+  /** By trait: how many of its sentences have it. */
+  traits: Int32Array;
   /** The words of its heading. */
   heading: readonly number[];
 }
@@ -45,8 +48,8 @@ export interface WholeTextReading {
 
 /**
  * Tells whether the sentences of a draft stand in order: whether sentences of one paragraph, and of one section, share
- * words oftener than sentences drawn by chance would; whether sections speak of their headings; whether paragraphs begin with
- * sentences that lean on one before. The chance is worked out, not drawn: for a word in k of M sentences the number of pairs
+ * words, or are alike (in whom they speak of, in time, beginning and length), oftener than sentences drawn by chance would;
+ * whether sections speak of their headings; whether paragraphs begin with sentences that lean on one before. The chance is worked out, not drawn: for a word in k of M sentences the number of pairs
  * in one cell has mean k(k-1)/2 p and the variance of draws without replacement. What was counted for the last draft is kept,
  * so that a change costs only the sections it touches. Sentences that stand more than once are counted on the way.
  */
@@ -66,6 +69,10 @@ export class WholeText {
   private greatest = 0;
   private readonly sections: Cells = { pairs: 0, triples: 0 };
   private readonly paragraphs: Cells = { pairs: 0, triples: 0 };
+  /** By trait: sentences that have it, pairs of them in one section, and in one paragraph. */
+  private readonly traits = new Int32Array(TRAITS);
+  private readonly traitsInSection = new Float64Array(TRAITS);
+  private readonly traitsInParagraph = new Float64Array(TRAITS);
   private all = 0;
   private leaning = 0;
   private openings = 0;
@@ -83,10 +90,12 @@ export class WholeText {
     const deviation =
       (this.togetherness(this.sectionPairs, this.sections) +
         this.togetherness(this.paragraphPairs, this.paragraphs) +
+        this.alikeness(this.traitsInSection, this.sections) +
+        this.alikeness(this.traitsInParagraph, this.paragraphs) +
         this.headingFit() +
         this.openingFit()) /
-      // Of four measures that are independent by chance.
-      2;
+      // Of six measures that are independent by chance.
+      Math.sqrt(6);
     const { all: sentences, repeatedWords, repeatedSentences, wornSentences, said } = this;
     return {
       sentences,
@@ -183,9 +192,10 @@ export class WholeText {
     addCell(this.sections, section.sentences, 1);
     addCell(this.paragraphs, order.sentences, sign);
     this.all += sign * order.sentences;
-    this.leaning += sign * order.leaning;
+    this.leaning += sign * order.style.leaning;
     this.openings += sign;
-    if (order.opensLeaning) this.leaningOpenings += sign;
+    this.countTraits(section, order.style.traits, sign);
+    if (order.style.opensLeaning) this.leaningOpenings += sign;
     const { stems, counts } = order.words;
     for (let at = 0; at < stems.length; at++) {
       const number = this.numberOf(stems[at]);
@@ -199,6 +209,19 @@ export class WholeText {
       this.sum(number, 1);
       if (now > 0) section.counts.set(number, now);
       else section.counts.delete(number);
+    }
+  }
+
+  private countTraits(section: Section, own: Uint16Array, sign: 1 | -1): void {
+    for (let trait = 0; trait < TRAITS; trait++) {
+      const count = own[trait];
+      if (count === 0) continue;
+      const here = section.traits[trait];
+      const now = here + sign * count;
+      this.traits[trait] += sign * count;
+      this.traitsInSection[trait] += (now * (now - 1) - here * (here - 1)) / 2;
+      this.traitsInParagraph[trait] += (sign * count * (count - 1)) / 2;
+      section.traits[trait] = now;
     }
   }
 
@@ -248,27 +271,20 @@ export class WholeText {
 
   /** Standard deviations by which pairs of sentences that share a word stand in one cell oftener than by chance. */
   private togetherness(found: Float64Array, cells: Cells): number {
-    const { all, words } = this;
-    if (all < 3) return 0;
-    const pair = cells.pairs / (all * (all - 1));
-    const triple = cells.triples / (all * (all - 1) * (all - 2));
-    let excess = 0;
-    let variance = 0;
+    const chance = new Chance(this.all, cells);
     // What half of all sentences say binds none of them.
-    const most = Math.min(this.greatest, Math.floor(all / 2));
-    for (let count = 2; count <= most; count++) {
-      const number = words[count];
-      if (!number) continue;
-      const weight = 1 / (count - 1);
-      const pairs = (count * (count - 1)) / 2;
-      excess += weight * (found[count] - number * pairs * pair);
-      variance +=
-        number *
-        weight *
-        weight *
-        Math.max(0, pairs * pair * (1 - pair) + count * (count - 1) * (count - 2) * (triple - pair * pair));
-    }
-    return variance > 0 ? excess / Math.sqrt(variance) : 0;
+    const most = Math.min(this.greatest, Math.floor(this.all / 2));
+    for (let count = 2; count <= most; count++)
+      if (this.words[count]) chance.add(count, this.words[count], found[count]);
+    return chance.deviation;
+  }
+
+  /** The same for pairs of sentences that have a trait in common. */
+  private alikeness(found: Float64Array, cells: Cells): number {
+    const chance = new Chance(this.all, cells);
+    for (let trait = 0; trait < TRAITS; trait++)
+      if (this.traits[trait] > 1) chance.add(this.traits[trait], 1, found[trait]);
+    return chance.deviation;
   }
 
   /** The same for the words of headings in the sentences below them. */
@@ -300,7 +316,47 @@ export class WholeText {
   }
 }
 
-const emptySection = (): Section => ({ members: [], sentences: 0, counts: new Map(), heading: [] });
+/** How far pairs stand in one cell oftener than they would by chance, in standard deviations; 0 where nothing can be told. */
+class Chance {
+  private readonly pair: number;
+  private readonly triple: number;
+  private excess = 0;
+  private variance = 0;
+
+  constructor(
+    private readonly all: number,
+    { pairs, triples }: Cells,
+  ) {
+    this.pair = all < 3 ? 0 : pairs / (all * (all - 1));
+    this.triple = all < 3 ? 0 : triples / (all * (all - 1) * (all - 2));
+  }
+
+  /** Counts what stands in `count` sentences each, so many of them, of which `found` pairs were met in one cell. */
+  add(count: number, number: number, found: number): void {
+    if (this.all < 3) return;
+    const { pair, triple } = this;
+    const weight = 1 / (count - 1);
+    const pairs = (count * (count - 1)) / 2;
+    this.excess += weight * (found - number * pairs * pair);
+    this.variance +=
+      number *
+      weight *
+      weight *
+      Math.max(0, pairs * pair * (1 - pair) + count * (count - 1) * (count - 2) * (triple - pair * pair));
+  }
+
+  get deviation(): number {
+    return this.variance > 0 ? this.excess / Math.sqrt(this.variance) : 0;
+  }
+}
+
+const emptySection = (): Section => ({
+  members: [],
+  sentences: 0,
+  counts: new Map(),
+  traits: new Int32Array(TRAITS),
+  heading: [],
+});
 
 function sameMembers(
   members: readonly BlockReading[],

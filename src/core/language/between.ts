@@ -8,6 +8,7 @@ import {
   isJoining,
   isLikelyVerb,
   isNegation,
+  isPlacing,
   isPronoun,
   mayTakeArticle,
 } from './word-classes.ts';
@@ -88,7 +89,7 @@ export function hopBetween(
     } else if (form === 'and' || form === 'or') {
       if (content > 0) return null;
       conjunction = true;
-    } else if (isPronoun(form) || isConjunction(form) || isLikelyVerb(form)) return null;
+    } else if (isPronoun(form) || isConjunction(form) || isPlacing(form) || isLikelyVerb(form)) return null;
     else if (isFunctionWord(form)) {
       // "over", "there", "during": between words of one phrase only where the phrase has such a word itself.
       if (own.length === 0) return null;
@@ -102,7 +103,9 @@ export function hopBetween(
   // "directories to inherit permissions" says what they do.
   if (joining === 'to' && content > 0 && !ownJoins) return null;
   if (joining !== null && !ownJoins && !isQuery(text, tokens, vocabulary, joining, left, right)) return null;
-  return article && content === 0 && goesOn({ text, tokens, vocabulary }, right.last) ? null : kind;
+  // "butter the chicken skin" is no butter chicken; in "rent a touring bike" the noun that follows is the phrase's own.
+  const ends = right.to === phrase.slots.length - 1;
+  return article && content === 0 && ends && goesOn({ text, tokens, vocabulary }, right.last) ? null : kind;
 }
 
 const ADVERBS = new Set(

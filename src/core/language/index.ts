@@ -28,5 +28,11 @@ export { TermCounter, type TermUse } from './term-counter.ts';
 export { Gap, plainWords, type Tokens, tokenize } from './tokens.ts';
 export { Vocabulary } from './vocabulary.ts';
 export { WordBases } from './word-bases.ts';
-export { isAuxiliary, isDeterminer, isJoining, mayTakeArticle } from './word-classes.ts';
+export {
+  isAuxiliary,
+  isDeterminer,
+  isJoining,
+  isLikelyVerb,
+  mayTakeArticle,
+} from './word-classes.ts';
 export { CORPUS_WORDS, isMostlyVerb, partOfSpeech, wordCount } from './word-frequency.ts';

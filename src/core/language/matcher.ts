@@ -5,6 +5,7 @@ import { oneSpelling } from './spellings.ts';
 import type { Tokens } from './tokens.ts';
 import { turnedRound } from './turned.ts';
 import type { Vocabulary } from './vocabulary.ts';
+import { isDeterminer } from './word-classes.ts';
 
 /** The kinds of a match, best first. */
 export const MATCH_KINDS = ['exact', 'joined', 'inflected', 'split', 'reordered'] as const;
@@ -322,7 +323,22 @@ export class PhraseMatcher {
   private kindOf(phrase: Phrase, sentence: Sentence, chain: Occurrence[]): MatchKind {
     for (let at = 1; at < chain.length; at++)
       if (hopBetween(phrase, sentence, chain[at - 1], chain[at]) !== 'near') return 'split';
-    return 'inflected';
+    return this.isTypedShort(phrase, sentence.tokens, chain) ? 'exact' : 'inflected';
+  }
+
+  /** Whether only the articles are new that people leave out as they type: "clean a bike chain" of "clean bike chain". */
+  private isTypedShort(phrase: Phrase, { ids }: Tokens, chain: Occurrence[]): boolean {
+    if (phrase.forms.length !== phrase.slots.length) return false;
+    for (let at = 0; at < chain.length; at++) {
+      if (chain[at].quality !== 0) return false;
+      for (
+        let between = at > 0 ? chain[at - 1].last + 1 : chain[0].first;
+        between < chain[at].first;
+        between++
+      )
+        if (!isDeterminer(this.vocabulary.form(ids[between]))) return false;
+    }
+    return true;
   }
 }
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { PhraseMatcher } from './matcher.ts';
 import { USED } from './phrase-pairs.test-data.ts';
+import { TYPED, TYPED_STRANGERS } from './phrase-queries.test-data.ts';
 import { NOT_USED } from './phrase-strangers.test-data.ts';
 import { tokenize } from './tokens.ts';
 import { Vocabulary } from './vocabulary.ts';
@@ -17,6 +18,13 @@ describe('phrases that an editor would call used, and phrases that he would not'
     const wrong = NOT_USED.filter(found);
     expect(hits / USED.length).toBeGreaterThanOrEqual(0.95);
     expect(hits / (hits + wrong.length), JSON.stringify(wrong)).toBeGreaterThanOrEqual(0.97);
+  });
+});
+
+describe('queries as they are typed, without articles', () => {
+  it('are found in what a careful writer makes of them, and nowhere else', () => {
+    expect(TYPED.filter((pair) => !found(pair))).toEqual([]);
+    expect(TYPED_STRANGERS.filter(found)).toEqual([]);
   });
 });
 

@@ -17,6 +17,9 @@ const AUXILIARIES = words(
   'is are was were be been being am do does did has have had having will would can could shall should may might must ' +
     'gets got get goes went go needs comes came makes made takes took says said',
 );
+const PLACING = words(
+  'beside besides behind beneath below among amid along across past toward towards despite beyond except',
+);
 const PRONOUNS = words('i you he she it we they me him us them who');
 
 /** Prepositions that turn a compound round. Takes the folded form, as all of these do. */
@@ -26,6 +29,8 @@ export const mayTakeArticle = (form: string): boolean => OPEN.has(form);
 export const isDeterminer = (form: string): boolean => DETERMINERS.has(form);
 /** Words that turn a phrase into its opposite: "not", "without", "isn't". */
 export const isNegation = (form: string): boolean => NEGATIONS.has(form) || /n't$/.test(form);
+/** Prepositions that begin a new part of a sentence: no searcher leaves them out. */
+export const isPlacing = (form: string): boolean => PLACING.has(form);
 export const isConjunction = (form: string): boolean => CONJUNCTIONS.has(form);
 /** Words that make a verb of what follows, or are one: "is", "can", "needs". */
 export const isAuxiliary = (form: string): boolean => AUXILIARIES.has(form);

@@ -29,6 +29,13 @@ describe('answer', () => {
     ['a comparison', { keyword: 'best panniers', md: `Roll tops are better than buckles. ${PROSE}` }, 1],
     ['a statement', { keyword: 'causeway walk', md: `The causeway walk takes two hours. ${PROSE}` }, 1],
     [
+      'a statement by any verb',
+      { keyword: 'island ferry', md: `The island ferry carries eleven. ${PROSE}` },
+      1,
+    ],
+    ['a statement of what follows', { keyword: 'tide words', md: `Here are thirty tide words. ${PROSE}` }, 1],
+    ['a verb that is the name', { keyword: 'low gears', md: `Low gears are a comfort. ${PROSE}` }, 1],
+    [
       'only further down',
       { keyword: 'causeway walk', md: `${LATER}The causeway walk takes two hours.` },
       0.5,

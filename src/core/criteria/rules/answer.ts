@@ -2,6 +2,7 @@ import {
   areVariants,
   inflectionCandidates,
   isFunctionWord,
+  isLikelyVerb,
   normalForm,
   plainWords,
 } from '../../language/index.ts';
@@ -132,10 +133,25 @@ function answersIn(
     if (form === 'price') return PRICE.test(said);
     if (form === 'number') return NUMBER.test(said) && names(said, 0.34);
     if (form === 'comparison') return COMPARING.test(said);
-    // What a statement is about stands before its verb.
-    const verb = LINKING.exec(said.slice(0, SUBJECT));
-    return verb !== null && names(said.slice(0, verb.index), 0.5);
+    return statesOf(said, names);
   });
+}
+
+/** Sentences that show what they are about: "Here are thirty touring terms". */
+const SHOWING = /^(?:so |and |but )?(?:here|these|this|there) (?:is|are|come|comes|follow|follows)\b/i;
+
+/** Whether a sentence states something of what is named: what a statement is about stands before its verb. */
+function statesOf(said: string, names: Names): boolean {
+  const opening = said.slice(0, SUBJECT);
+  if (SHOWING.test(opening)) return names(opening, 0.5);
+  const isOfIt = (verb: number | undefined) => verb !== undefined && names(said.slice(0, verb), 0.5);
+  if (isOfIt(LINKING.exec(opening)?.index)) return true;
+  // "carries", "went": any other verb that is hardly ever a noun.
+  return isOfIt(
+    [...opening.matchAll(/[\p{L}'’]+/gu)].find(
+      ({ 0: word, index }) => index > 0 && isLikelyVerb(word.toLowerCase()),
+    )?.index,
+  );
 }
 
 export const answer = criterion({

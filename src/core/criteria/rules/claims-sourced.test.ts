@@ -24,6 +24,25 @@ describe('claims-sourced', () => {
       },
       0.5,
     ],
+    [
+      'a sentence that goes on from one with a link',
+      {
+        md: `${PROSE} A [study](https://tide.example) watched 200 of them. It found four times as many breaks.`,
+      },
+      1,
+    ],
+    [
+      'a sentence of its own after one with a link',
+      {
+        md: `${PROSE} A [study](https://tide.example) watched them. Riders in town break four times as many.`,
+      },
+      0,
+    ],
+    [
+      'once in some years, which is no share',
+      { md: `${PROSE} One of us has opened one in six years.` },
+      null,
+    ],
     ['own data', { md: `${PROSE} Eight in ten riders rest.`, ownFigures: ['Eight in ten riders rest.'] }, 1],
     [
       'what the writer has counted',

@@ -1,3 +1,4 @@
+import { tokenize } from '../../language/index.ts';
 import { criterion } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { imageName, imagePlaces } from '../image-reading.ts';
@@ -16,8 +17,20 @@ export function isTellingName(name: string, [fewest, most]: [number, number]): b
   return words.length >= fewest && words.length <= most;
 }
 
-const nameTarget = (facts: DraftFacts, src: string) =>
-  facts.keywordIn(imageName(src).replace(/[-_]+/g, ' ')).value;
+/** Part of the keyword's words, by their weight, that names its subject: a file's name is short. */
+const NAMES_IT = 0.4;
+
+/** What a name is worth that names the keyword, or enough of its words ("canal-lock" of canal towpath cycling). */
+function nameTarget(facts: DraftFacts, src: string): number {
+  const name = imageName(src).replace(/[-_]+/g, ' ');
+  const { value } = facts.keywordIn(name);
+  const { keywordStems, vocabulary, bases } = facts.reader;
+  if (value === 1 || keywordStems.length < 2) return value;
+  const held = new Set(Array.from(tokenize(name, vocabulary).ids, (id) => bases.stem(id)));
+  const sum = (stems: typeof keywordStems) => stems.reduce((all, { weight }) => all + weight, 0);
+  const named = sum(keywordStems.filter(({ stem }) => held.has(stem)));
+  return named >= NAMES_IT * sum(keywordStems) ? 1 : value;
+}
 
 export const imageNames = criterion({
   id: 'image-name',
@@ -27,7 +40,7 @@ export const imageNames = criterion({
   weight: 1,
   needs: ['pictures'],
   target: ({ imageNameWords: [fewest, most] }) =>
-    `${fewest}-${most} real words with hyphens; one with the keyword`,
+    `${fewest}-${most} real words with hyphens; one with the keyword, or the words of it that can be seen`,
   measure(facts) {
     const {
       images,

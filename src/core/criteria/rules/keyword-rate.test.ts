@@ -11,6 +11,16 @@ describe('keyword-rate', () => {
       1,
     ],
     [
+      'a phrase that is a sentence needs no second use',
+      { keyword: 'how to carry a tent on a bike', md: `How to carry a tent on a bike. ${words(200)}` },
+      1,
+    ],
+    [
+      'one of five words two',
+      { keyword: 'fix a flat bike tyre', md: `Fix a flat bike tyre. ${words(200)}` },
+      0.5,
+    ],
+    [
       'more uses earn nothing more',
       { keyword: 'bike tour', md: `${'A bike tour. '.repeat(9)}${words(600)}` },
       1,

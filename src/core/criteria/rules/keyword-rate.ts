@@ -1,9 +1,11 @@
+import { plainWords } from '../../language/index.ts';
 import { criterion, MOST_EDITS } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import type { DraftEdit } from '../edits.ts';
 import { asEdit, namedInText } from '../fixing/named-in-text.ts';
 import { saidShorter } from '../fixing/naming.ts';
 import { count, measure, NO_KEYWORD, placeIn } from '../judging.ts';
+import type { Limits } from '../limits.ts';
 import { ramp } from '../ramp.ts';
 import type { StudyFacts } from '../surroundings.ts';
 
@@ -11,6 +13,17 @@ type ReplaceText = Extract<DraftEdit, { kind: 'replace-text' }>;
 
 /** What stuffing takes from all else at most. A little too much costs little: it grows with the square. */
 const STUFFED = 0.55;
+
+/** Words from which a phrase is so long that nobody says it as often: five once less, seven twice less. */
+const LONG_PHRASE = 5;
+const LONGER_PHRASE = 7;
+
+/** Uses that are enough: what the house wishes, fewer of a long phrase, one at least. */
+function usesWished({ keyword }: DraftFacts, { keywordUses }: Limits): number {
+  const words = keyword ? plainWords(keyword).length : 0;
+  const fewer = words >= LONGER_PHRASE ? 2 : words >= LONG_PHRASE ? 1 : 0;
+  return Math.max(Math.min(1, keywordUses), keywordUses - fewer);
+}
 
 /** Uses per 100 words, up to where they are in order, and what share that earns. */
 function rateOf(
@@ -46,13 +59,13 @@ export const keywordRate = criterion({
   place: 'text',
   weight: 3,
   needs: [],
-  target: ({ keywordUses, keywordRate: [full] }, _facts, { study }) =>
-    `${keywordUses} uses or more, at most ${Math.round(10 * Math.max(full, study?.keywordRateUpper ?? 0)) / 10} in 100 words`,
+  target: (limits, facts, { study }) =>
+    `${count(usesWished(facts, limits), 'use')} or more, at most ${Math.round(10 * Math.max(limits.keywordRate[0], study?.keywordRateUpper ?? 0)) / 10} in 100 words`,
   measure(facts, { study }) {
     if (!facts.keyword) return NO_KEYWORD;
-    const { keywordUses } = facts.settings.limits;
+    const wished = usesWished(facts, facts.settings.limits);
     const { rate, full, share: stuffed } = rateOf(facts, study);
-    const enough = Math.min(1, facts.useCount / keywordUses);
+    const enough = Math.min(1, facts.useCount / wished);
     const uses = Math.round(facts.useCount * 10) / 10;
     if (stuffed < enough) {
       const evidence = facts.totals.withUses.flatMap(({ reading: { block, uses }, index }) =>
@@ -68,7 +81,7 @@ export const keywordRate = criterion({
     return measure(
       enough,
       uses,
-      `Use "${facts.keyword}" ${keywordUses} times; so far it ${uses === 0 ? 'is not there' : uses === 1 ? 'stands once' : `stands ${uses} times`}.`,
+      `Use "${facts.keyword}" ${wished === 1 ? 'once' : `${wished} times`}; so far it ${uses === 0 ? 'is not there' : uses === 1 ? 'stands once' : `stands ${uses} times`}.`,
     );
   },
   // A text that repeats its keyword everywhere is none that a reader would be shown.
@@ -79,7 +92,7 @@ export const keywordRate = criterion({
   },
   fixes(facts, { study }) {
     if (!facts.keyword) return [];
-    if (facts.useCount < facts.settings.limits.keywordUses) return namedInText(facts, facts.keyword);
+    if (facts.useCount < usesWished(facts, facts.settings.limits)) return namedInText(facts, facts.keyword);
     const { full } = rateOf(facts, study);
     const surplus = Math.ceil(facts.useCount - (full * facts.words) / 100);
     const edits = shorterUses(facts).slice(0, Math.min(MOST_EDITS, Math.max(0, surplus)));

@@ -5,12 +5,21 @@ import { measure, NO_KEYWORD } from '../judging.ts';
 
 const QUARTERS = ['first', 'second', 'third', 'last'];
 
-/** Which quarters of the body hold a use. */
-function quartersHeld({ totals, words }: DraftFacts): boolean[] {
+/** Which quarters of the body hold a use, or a supporting keyword: whoever reads of these reads of the subject. */
+function quartersHeld({ totals, readings, titleBlock, words }: DraftFacts): boolean[] {
   const held = [false, false, false, false];
+  const hold = (word: number) => {
+    held[Math.min(3, Math.floor((4 * word) / words))] = true;
+  };
   for (const { reading, wordsBefore } of totals.withUses)
-    for (const { firstWord } of reading.uses)
-      held[Math.min(3, Math.floor((4 * (wordsBefore + firstWord)) / words))] = true;
+    for (const { firstWord } of reading.uses) hold(wordsBefore + firstWord);
+  let before = 0;
+  for (let at = 0; at < readings.length; at++) {
+    if (at === titleBlock) continue;
+    // Where in its block it stands is not known: a block is short.
+    if (readings[at].supporting.length > 0) hold(before + readings[at].words / 2);
+    before += readings[at].words;
+  }
   return held;
 }
 
@@ -21,7 +30,7 @@ export const keywordSpread = criterion({
   place: 'text',
   weight: 1,
   needs: [],
-  target: () => 'a match in each quarter of the body',
+  target: () => 'the keyword, or a supporting one, in each quarter of the body',
   measure(facts) {
     if (!facts.keyword) return NO_KEYWORD;
     const held = quartersHeld(facts);

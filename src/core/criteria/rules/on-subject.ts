@@ -5,7 +5,7 @@ import { ramp } from '../ramp.ts';
 import { aboutness, apartness, studyLikeness } from '../subject.ts';
 
 /** Aboutness at which nothing and everything is earned; articles lie at 0.6 to 1, those about something else below 0.35. */
-const ABOUT: [number, number] = [0.3, 0.6];
+const ABOUT: [number, number] = [0.3, 0.5];
 /** What all else earns at least in a text about something else. */
 const LEAST = 0.8;
 /** Sentences of a section that is long enough to be told. */

@@ -9,12 +9,13 @@ const LEAST = 0.6;
 
 /**
  * Deviations from chance at which nothing and everything is earned. Sentences shuffled over a text lie at -2 to 2
- * whatever its length; texts in order lie the higher the more they have to show: twenty sentences at 0.7 to 4, fifty at 3.7
- * to 8, a hundred at eight and more.
+ * whatever its length; texts in order lie the higher the more they have to show. Of 208 honest texts those of 30 to 45
+ * sentences lie at 0.3 and more (nine of ten at 0.6), of 45 to 70 at 0.7, longer ones at 4.5 and more: full is set where an
+ * honest text seldom falls short, though a shuffled short one then passes often.
  */
 function corners(sentences: number): [number, number] {
-  const full = Math.max(0.6, Math.min(4.5, sentences / 18 - 0.6));
-  return [full - 1.3, full];
+  const full = Math.max(0.3, Math.min(4.5, sentences / 28 - 0.9));
+  return [full - 1, full];
 }
 
 export const sentenceOrder = criterion({

@@ -1,0 +1,155 @@
+import { partOfSpeech, type Tokens, type Vocabulary } from '../language/index.ts';
+
+const words = (list: string): ReadonlySet<string> => new Set(list.split(' '));
+
+/** Words that open a sentence which goes on from another. */
+const OPENERS = words(
+  'it its this that these those they them their he him his she her hers but so and or nor yet still then there here both such ' +
+    'another others other however therefore instead otherwise one ones neither either also too even only again thus meanwhile ' +
+    'besides afterwards after once now most some any many all none few each above beyond which whoever whatever whichever',
+);
+/** Words that stand for something named before; near the beginning of a sentence mostly for something in the one before. */
+const POINTING = words(
+  'it its this that these those they them their theirs he him his she her hers one ones both such',
+);
+/** Words of a sentence among which one that points is looked for. */
+const NEAR = 5;
+
+const PERSONS = [
+  words('you your yourself yours'),
+  words('we our us ours'),
+  words('i my me mine'),
+  words('she her hers'),
+  words('he him his'),
+  words('they them their'),
+  words('it its'),
+];
+const MODALS = words('will would can could may might should must');
+const NEGATIONS = words("not no never nothing nobody don't doesn't");
+const CONDITIONS = words('if when');
+const PAST = words(
+  'was were had did went came said got took made knew thought found gave told felt became left put kept began brought wrote sat ' +
+    'stood lost paid met ran sent fell rode bought held led read grew drew broke spent cut rose drove built lay',
+);
+/** Words in -ed that are no past form. */
+const NO_PAST = words('need feed speed bed weed seed indeed exceed proceed embed shed sled wed red');
+const ARTICLES = words('the a an our your my');
+const PREPOSITIONS = words('in on at after before with for from to of by');
+
+// Traits: bits 0 to 11 come of words anywhere, 12 of names, 13 to 16 of the first word, 17 to 20 of the length.
+const [NUMBER_BIT, PAST_BIT, MODAL_BIT, NEGATION_BIT, CONDITION_BIT] = [7, 8, 9, 10, 11];
+const NAME_BIT = 12;
+const [ORDER_BIT, NOUN_BIT, ARTICLE_BIT, PREPOSITION_BIT] = [13, 14, 15, 16];
+const LENGTH_BIT = 17;
+/** Words of a sentence at which the next class of length begins. */
+const LENGTHS = [7, 12, 20];
+/** Traits that a sentence may have: whom it speaks of, in which time, how it begins, how long it is. */
+export const TRAITS = 21;
+
+// Beside the traits, how a word bears on a sentence: whether it opens one, points, was looked at, and as a first word.
+const OPENS = 1 << 24;
+const POINTS = 1 << 25;
+const KNOWN = 1 << 26;
+const KNOWN_FIRST = 1 << 27;
+const ANYWHERE = (1 << NAME_BIT) - 1;
+const FIRST = (1 << LENGTH_BIT) - (1 << ORDER_BIT);
+
+/** Traits and bearing of the words that have a list. */
+const LISTED = new Map<string, number>();
+for (const [list, bits] of [
+  ...PERSONS.map((list, at) => [list, 1 << at] as const),
+  [MODALS, 1 << MODAL_BIT],
+  [NEGATIONS, 1 << NEGATION_BIT],
+  [CONDITIONS, 1 << CONDITION_BIT],
+  [PAST, 1 << PAST_BIT],
+  [OPENERS, OPENS],
+  [POINTING, POINTS],
+] as const)
+  for (const word of list) LISTED.set(word, (LISTED.get(word) ?? 0) | bits);
+
+function bearingOf(form: string): number {
+  let bits = KNOWN | (LISTED.get(form) ?? 0);
+  if (/\d/.test(form)) bits |= 1 << NUMBER_BIT;
+  else if (form.length > 3 && form.endsWith('ed') && !NO_PAST.has(form)) bits |= 1 << PAST_BIT;
+  return bits;
+}
+
+/** What a sentence that begins with a word is like; those that open are of no other kind. */
+function beginningOf(form: string, opens: boolean): number {
+  if (ARTICLES.has(form)) return 1 << ARTICLE_BIT;
+  if (PREPOSITIONS.has(form)) return 1 << PREPOSITION_BIT;
+  if (opens) return 0;
+  const part = partOfSpeech(form);
+  if (part === 'v' || part === 'm') return 1 << ORDER_BIT;
+  return part === 'n' || part === undefined ? 1 << NOUN_BIT : 0;
+}
+
+/** What the sentences of a block are like. */
+export interface StyleReading {
+  /** By trait, how many sentences have it. */
+  traits: Uint16Array;
+  /** Sentences that lean on what stands before them ("It", "But", "Take it off"). */
+  leaning: number;
+  /** Whether the first one does. */
+  opensLeaning: boolean;
+}
+
+/**
+ * Tells what sentences are like beside what they speak of, and which lean on one before. Sentences that stand together are
+ * alike: steps give orders, a story is told in the past, a paragraph about a reader says "you". What a word bears is worked
+ * out once.
+ */
+export class SentenceStyles {
+  private bearings = new Int32Array(4096);
+
+  constructor(private readonly vocabulary: Vocabulary) {}
+
+  private bearing(id: number): number {
+    if (id >= this.bearings.length) {
+      const more = new Int32Array(2 * (id + 1));
+      more.set(this.bearings);
+      this.bearings = more;
+    }
+    const known = this.bearings[id];
+    if (known !== 0) return known;
+    const fresh = bearingOf(this.vocabulary.form(id));
+    this.bearings[id] = fresh;
+    return fresh;
+  }
+
+  private firstBearing(id: number): number {
+    let bits = this.bearing(id);
+    if ((bits & KNOWN_FIRST) === 0) {
+      bits |= KNOWN_FIRST | beginningOf(this.vocabulary.form(id), (bits & OPENS) !== 0);
+      this.bearings[id] = bits;
+    }
+    return bits;
+  }
+
+  read(text: string, { length, ids, sentences, starts }: Tokens): StyleReading {
+    const traits = new Uint16Array(TRAITS);
+    let leaning = 0;
+    let opensLeaning = false;
+    for (let from = 0; from < length; ) {
+      const opening = this.firstBearing(ids[from]);
+      let bits = opening & FIRST;
+      let leans = (opening & OPENS) !== 0;
+      let to = from;
+      for (; to < length && sentences[to] === sentences[from]; to++) {
+        const word = this.bearing(ids[to]);
+        bits |= word & ANYWHERE;
+        leans ||= (word & POINTS) !== 0 && to - from < NEAR;
+        const initial = text.charCodeAt(starts[to]);
+        if (to > from && initial >= 65 && initial <= 90) bits |= 1 << NAME_BIT;
+      }
+      let size = 0;
+      while (size < LENGTHS.length && to - from >= LENGTHS[size]) size += 1;
+      bits |= 1 << (LENGTH_BIT + size);
+      for (let trait = 0; trait < TRAITS; trait++) if (bits & (1 << trait)) traits[trait] += 1;
+      if (leans) leaning += 1;
+      if (from === 0) opensLeaning = leans;
+      from = to;
+    }
+    return { traits, leaning, opensLeaning };
+  }
+}
