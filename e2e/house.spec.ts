@@ -51,6 +51,9 @@ test('weights and limits: the effect is shown before it is applied; applied, und
   expect(Math.abs(Number((await row.textContent())?.match(/([\d.]+) →/)?.[1]) - before)).toBeLessThan(0.4);
   const byOne = (await row.textContent()) ?? '';
   await page.getByLabel('Longest paragraph').fill('40');
+  await effect(page)
+    .getByRole('button', { name: /^and \d+ more$/ })
+    .click();
   await expect(row).not.toHaveText(byOne);
   const after = Number((await row.textContent())?.match(/→ ([\d.]+)/)?.[1]);
   await page.getByLabel('Longest paragraph').fill('many');

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { BlogSeed } from '../core/blog/index.ts';
+import { type BlogSeed, pageBody, type SitePage } from '../core/blog/index.ts';
 import { countingIds, readMarkdown } from '../core/draft/index.ts';
 import { pictureSize, readSiteFile } from '../core/formats/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
@@ -116,7 +116,27 @@ export function demoBundle(folder: string): DemoBundle {
   };
 }
 
-/** What the demo's blog begins with: its published posts, in the categories that it has. */
+/** Pages of the site that are no posts. */
+function readPages(folder: string): SitePage[] {
+  return readdirSync(folder)
+    .sort()
+    .map((file) => {
+      const name = file.replace(/\.md$/, '');
+      const { problem, fields, draft } = readMarkdown(
+        readFileSync(join(folder, file), 'utf8'),
+        countingIds(`${name}-`),
+      );
+      if (problem) throw new Error(`${file}: ${problem}`);
+      return {
+        path: `/${name}`,
+        title: fields.title,
+        description: fields.metaDescription,
+        html: pageBody(draft, new Map()),
+      };
+    });
+}
+
+/** What the demo's blog begins with: its published posts, in the categories that it has, and the pages of its site. */
 export function blogSeed(folder: string, { site, posts }: DemoBundle): BlogSeed {
   const { description, categories } = JSON.parse(readFileSync(join(folder, 'blog.json'), 'utf8')) as Pick<
     BlogSeed,
@@ -129,6 +149,7 @@ export function blogSeed(folder: string, { site, posts }: DemoBundle): BlogSeed 
     titlePattern: site.titlePattern,
     description,
     categories,
+    pages: readPages(join(folder, 'pages')),
     posts: posts.flatMap(({ row, draft }) =>
       row.fields.status === 'published' ? [{ uid: row.id, document: { fields: row.fields, draft } }] : [],
     ),

@@ -87,7 +87,11 @@ function contentFolder(asked: string): ContentFolder | null {
   const folder = asked || process.env['CONTENT_DIR']?.trim() || '';
   if (folder === '') return null;
   try {
-    if (statSync(folder).isDirectory()) return new ContentFolder(folder);
+    if (statSync(folder).isDirectory()) {
+      const content = new ContentFolder(folder);
+      stopping.push(content.watch());
+      return content;
+    }
   } catch {
     // Said below.
   }

@@ -15,6 +15,16 @@ export const categoriesInTree = (categories: readonly BlogCategory[]): BlogCateg
     .filter(({ parent }) => parent === '')
     .flatMap((top) => [top, ...categories.filter(({ parent }) => parent === top.slug)]);
 
+/** A page of the site that is no post: prices, opening hours. */
+export interface SitePage {
+  /** Without closing slash: `/rent`. */
+  path: string;
+  title: string;
+  description: string;
+  /** Its text as HTML, clean. */
+  html: string;
+}
+
 /** A blog as its pages need it. */
 export interface BlogSite {
   name: string;
@@ -34,6 +44,8 @@ export interface BlogSite {
   perPage: number;
   /** Words of the link by which a list leads to a post. */
   moreWords: string;
+  /** Pages of the site beside the blog. */
+  pages: SitePage[];
 }
 
 /** What the house decides of how its blog looks. */
@@ -98,6 +110,7 @@ export const emptyBlog = (address: string): BlogSite => ({
   look: 'cards',
   perPage: 10,
   moreWords: 'Read on',
+  pages: [],
 });
 
 /** What a blog begins with. */
@@ -108,5 +121,6 @@ export interface BlogSeed {
   titlePattern: string | null;
   description: string;
   categories: BlogCategory[];
+  pages: SitePage[];
   posts: { uid: string; document: PostDocument }[];
 }

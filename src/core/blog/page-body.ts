@@ -16,6 +16,24 @@ function sized(img: Element, pixels: PicturePixels): void {
   img.properties['loading'] = 'lazy';
 }
 
+const isRow = (node: Root | Element): boolean =>
+  node.type === 'element' && [node.properties['className']].flat().includes('pictures');
+
+/** In a row of pictures each leads to the whole of it: rows show all of one shape. */
+function opened(figure: Element): void {
+  const at = figure.children.findIndex((child) => child.type === 'element' && child.tagName === 'img');
+  const img = figure.children[at];
+  if (img?.type !== 'element') return;
+  const src = String(img.properties['src'] ?? '');
+  const alt = String(img.properties['alt'] ?? '');
+  figure.children[at] = {
+    type: 'element',
+    tagName: 'a',
+    properties: { href: src, ...(alt ? {} : { ariaLabel: 'The whole picture' }) },
+    children: [img],
+  };
+}
+
 /**
  * The text of a post as its page shows it: pictures with their pixels, so that nothing jumps as they come; styles stand in the style
  * sheet alone; the title is the one heading of level 1, so that others step down.
@@ -29,6 +47,7 @@ export function pageBody(draft: Draft, pixels: PicturePixels): string {
       if (child.tagName === 'h1') child.tagName = 'h2';
       if (child.tagName === 'img') sized(child, pixels);
       walk(child);
+      if (child.tagName === 'figure' && isRow(node)) opened(child);
     }
   };
   walk(tree);

@@ -56,11 +56,11 @@ export const categoryPath = (site: { categories: readonly BlogCategory[] }, slug
 /** Categories that stand by themselves, with those in them. */
 function navigation(site: BlogSite): Element | null {
   const top = site.categories.filter(({ parent }) => parent === '');
-  if (top.length === 0) return null;
+  if (top.length === 0 && site.pages.length === 0) return null;
   const link = (slug: string, name: string) => el('a', { href: categoryPath(site, slug) }, name);
   return el(
     'nav',
-    { ariaLabel: 'Categories' },
+    { ariaLabel: site.pages.length > 0 ? 'Categories and pages' : 'Categories' },
     el(
       'ul',
       {},
@@ -75,6 +75,9 @@ function navigation(site: BlogSite): Element | null {
             : null,
         );
       }),
+      ...site.pages.map(({ path, title }) =>
+        el('li', { className: ['page'] }, el('a', { href: path }, title)),
+      ),
     ),
   );
 }

@@ -19,6 +19,13 @@ export {
   readPageFiles,
 } from './page-files.ts';
 export { pictureSize } from './picture-size.ts';
+export {
+  type ReadRedirects,
+  type RedirectForm,
+  readRedirects,
+  redirectLines,
+  redirectsCsv,
+} from './redirects.ts';
 export { setDamagedAside } from './salvage-backup.ts';
 export { type ScoreReportJson, scoreReportJson } from './score-report-json.ts';
 export { readSiteFile, writeSiteFile } from './site-file.ts';

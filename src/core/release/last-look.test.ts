@@ -29,6 +29,7 @@ function look(markdown = PROSE, fields: Partial<PostFields> = {}, more: Partial<
     addressTakenBy: '',
     leftOver: null,
     unticked: [],
+    goneLinks: [],
     openComments: 0,
     redirects: [],
     now: '2026-11-29T12:00:00Z',
@@ -78,6 +79,8 @@ describe('a post is held back', () => {
   it('by a link that leads nowhere', () => {
     expect(must(`${PROSE}\n\nOr [rent a bicycle](/rent).`)).toEqual([]);
     expect(must(`${PROSE}\n\nOr [rent a bicycle](/rental).`)).toEqual(['links-live']);
+    const goneLinks = [{ blockId: 'b', start: 0, end: 4, quote: 'the tide office' }];
+    expect(must(PROSE, {}, { goneLinks })).toEqual(['gone-links']);
   });
   it('by headings that wait for their text and by open comments', () =>
     expect(must(PROSE, {}, { waitingHeadings: ['Ferries'], openComments: 2 })).toEqual([

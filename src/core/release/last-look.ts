@@ -37,6 +37,8 @@ export interface LookAt {
   leftOver: { title: string; blocks: number } | null;
   /** Points of the house's checklist that are not ticked. */
   unticked: readonly string[];
+  /** Links to other sites that were found to lead nowhere. */
+  goneLinks: readonly { blockId: string; start: number; end: number; quote: string }[];
   /** Comments of a reviewer that are open. */
   openComments: number;
   /** Addresses from which readers will be led on: `/journal/old` to `/journal/new`. */
@@ -111,6 +113,13 @@ function musts(look: LookAt): LookItem[] {
         place: note.evidence[0] ?? null,
         criterion: note.id,
       });
+  const [gone, ...moreGone] = look.goneLinks;
+  if (gone)
+    add(
+      `gone-links ${look.goneLinks.map(({ quote }) => quote).join(' ')}`.slice(0, 200),
+      `“${gone.quote}” links to a page that is gone${moreGone.length > 0 ? `, and ${many(moreGone.length, 'link')} more ${moreGone.length === 1 ? 'does' : 'do'}` : ''}. Link another, or take the link out.`,
+      { place: gone },
+    );
   if (look.openComments > 0)
     add(
       `comments ${look.openComments}`,

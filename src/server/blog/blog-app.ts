@@ -9,8 +9,10 @@ import {
   listPage,
   listPart,
   notFoundPage,
+  pageOf,
   postPage,
   searchPage,
+  sitePage,
 } from '../../core/blog/index.ts';
 import { slugOf } from '../../core/listing/index.ts';
 import { hostCheck } from '../host-check.ts';
@@ -29,6 +31,9 @@ const POLICY = {
   baseUri: ["'none'"],
   frameAncestors: ["'none'"],
 };
+
+/** The folder that posts stand in by their address pattern, which leads to the list of them; empty for posts at the root. */
+const folderOf = (pattern: string): string => /^(\/[\w-]+(?:\/[\w-]+)*)\/\{/.exec(pattern)?.[1] ?? '/';
 
 const authorPath = (author: string): string => `/author/${slugOf(author) || 'somebody'}/`;
 
@@ -125,7 +130,13 @@ export function createBlog(store: BlogStore, hosts: readonly string[] = []): Exp
   });
   app.get('/{*path}', ({ path, originalUrl }, response) => {
     const found = store.at(path);
-    if (found === null) html(response, notFoundPage(site), 404);
+    const page = found === null ? pageOf(site, path) : null;
+    if (page) {
+      if (path !== page.path) response.redirect(301, page.path);
+      else html(response, sitePage(site, page));
+    } else if (found === null && path.replace(/\/+$/, '') === folderOf(site.addressPattern))
+      response.redirect(301, '/');
+    else if (found === null) html(response, notFoundPage(site), 404);
     else if (found === 'gone') html(response, gonePage(site), 410);
     else if ('to' in found) response.redirect(301, found.to);
     else {

@@ -64,6 +64,7 @@ describe('pages of the blog', () => {
     '/author/ines-tarn/',
     '/journal/loaf-0',
     '/journal/loaf-5',
+    '/prices',
     '/search?q=salt',
     '/search?q=%3Cscript%3E',
     '/nowhere',
@@ -123,6 +124,21 @@ describe('pages of the blog', () => {
     const related = text.slice(text.indexOf('class="related"'));
     expect(related).toContain('/journal/loaf-1');
     expect(related).toContain('/journal/loaf-2');
+  });
+  it('beside the posts stand at their own addresses, in the navigation and in the sitemap', async () => {
+    const { text } = await get('/prices');
+    expect(text).toContain('<h1>Prices &#x3C;of> loaves</h1>');
+    expect(text).toContain('<p>A loaf is £4.</p>');
+    expect(text).toContain(`<link rel="canonical" href="${ADDRESS}/prices">`);
+    expect((await get('/')).text).toContain('<a href="/prices">');
+    expect((await get('/prices/')).headers['location']).toBe('/prices');
+    expect((await get('/sitemap.xml')).text).toContain(`<loc>${ADDRESS}/prices</loc>`);
+    // The folder that posts stand in leads to the list of them.
+    expect((await get('/journal')).headers['location']).toBe('/');
+  });
+  it('show pictures in a row, each of which leads to the whole of it', async () => {
+    const { text } = await get('/journal/loaf-0');
+    expect(text).toMatch(/<figure class="across-2"><a href="(\/media\/gauge-[^"]+)"><img src="\1" alt="b"/);
   });
   it('have one address each', async () => {
     const answer = await get('/journal/loaf-1/?from=feed');

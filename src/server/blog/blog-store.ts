@@ -49,6 +49,9 @@ const ENDINGS = new Map([
   ['avif', 'avif'],
 ]);
 
+/** A path of the blog or an address of the web: nothing else is led to. */
+const isPlace = (to: string): boolean => /^(?:\/(?![/\\])\S*|https?:\/\/\S+)$/i.test(to);
+
 /** A post that readers can open now: published, and its time has come. */
 const isOut = ({ properties, isDeleted }: KeptPost, now: number): boolean => {
   if (isDeleted || textOfProperty(properties, 'post-status') === 'draft') return false;
@@ -169,6 +172,8 @@ export class BlogStore {
   at(path: string): { entry: BlogEntry } | { to: string } | 'gone' | null {
     const post = this.byPath(path);
     if (post && isOut(post, this.clock())) return { entry: this.entryOf(post) };
+    const instead = post?.isDeleted ? textOfProperty(post.properties, 'leads-to') : '';
+    if (isPlace(instead) && comparablePath(instead) !== comparablePath(path)) return { to: instead };
     const to = redirectedTo(comparablePath(path) ?? path, this.redirects);
     if (typeof to === 'string') return { to };
     return to === null || post?.isDeleted ? 'gone' : null;
@@ -212,7 +217,10 @@ export class BlogStore {
   }
 
   setDeleted(post: KeptPost, isDeleted: boolean): KeptPost {
-    return this.keep({ ...post, isDeleted });
+    if (isDeleted) return this.keep({ ...post, isDeleted });
+    // Where its readers were led while it was gone says nothing any more.
+    const { 'leads-to': _gone, ...properties } = post.properties;
+    return this.keep({ ...post, properties, isDeleted });
   }
 
   private keep(post: KeptPost): KeptPost {

@@ -22,6 +22,14 @@ const SITE: BlogSite = {
     { name: 'Rye', slug: 'rye', description: '', parent: 'loaves' },
     { name: 'Tools', slug: 'tools', description: '', parent: '' },
   ],
+  pages: [
+    {
+      path: '/prices',
+      title: 'Prices <of> loaves',
+      description: 'What a loaf costs.',
+      html: '<p>A loaf is £4.</p>',
+    },
+  ],
 };
 
 /** A blog in a folder of its own, with a token that may do everything; `clock` says what time it is there. */

@@ -23,6 +23,7 @@ export async function sitemapOf(site: BlogSite, entries: readonly BlogEntry[]): 
   const latest = entries.reduce((at, { updated }) => (updated > at ? updated : at), '');
   const items = [
     { url: `${site.address}/`, ...(instant(latest) ? { lastmod: instant(latest) } : {}) },
+    ...site.pages.map(({ path }) => ({ url: wholeAddress(site, path) })),
     ...site.categories
       .filter(({ name }) => entries.some((entry) => [entry.mainCategory, ...entry.categories].includes(name)))
       .map(({ slug }) => ({ url: wholeAddress(site, categoryPath(site, slug)) })),

@@ -75,10 +75,11 @@ export interface BlogHost {
   create(post: Outgoing): Promise<SentPost>;
   /** Replaces a post by what it is now; `known` is the version that it must still have, null: whatever stands there. */
   update(url: string, post: Outgoing, known: string | null): Promise<SentPost>;
-  remove(url: string): Promise<void>;
+  /** Takes a post from its readers; `leadsTo` is where they are led instead, empty: nowhere, it is gone. */
+  remove(url: string, leadsTo: string): Promise<void>;
   restore(url: string): Promise<void>;
   list(): Promise<HostedPost[]>;
   read(url: string): Promise<HostedPost>;
-  /** Puts a picture up and answers its address. */
-  putMedia(bytes: Buffer, name: string, type: string): Promise<string>;
+  /** Puts a picture up, beside the post that stands at `beside` (empty: a new one), and answers its address as that post names it. */
+  putMedia(bytes: Buffer, name: string, type: string, beside: string): Promise<string>;
 }

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { existsSync, lstatSync, readdirSync, readFileSync, realpathSync, statSync } from 'node:fs';
+import { existsSync, lstatSync, readdirSync, readFileSync, realpathSync, statSync, watch } from 'node:fs';
 import { basename, dirname, extname, join, relative, resolve, sep } from 'node:path';
 import {
   decodeText,
@@ -45,11 +45,31 @@ const isHtml = (path: string) => /\.html?$/i.test(path);
 /** A folder of posts, read and written file by file; nothing outside of it is ever touched, wherever links in it lead. */
 export class ContentFolder {
   private readonly root: string;
+  private changes = 0;
   /** What was read of files, by path: for as long as size and time stay. */
   private readonly known = new Map<string, { stamp: string; file: ContentFile }>();
 
   constructor(readonly folder: string) {
     this.root = realpathSync(resolve(folder));
+  }
+
+  /** How often something was changed in the folder since it is watched, by whomever. */
+  get changeCount(): number {
+    return this.changes;
+  }
+
+  /** Counts changes from now on; answers how to stop. Where a folder cannot be watched, posts are looked at when they are asked for. */
+  watch(): () => void {
+    try {
+      const watcher = watch(this.root, { recursive: true, persistent: false }, () => {
+        this.changes += 1;
+      });
+      watcher.on('error', (error) => console.error('The folder of posts cannot be watched any more:', error));
+      return () => watcher.close();
+    } catch (error) {
+      console.error('The folder of posts cannot be watched:', error);
+      return () => {};
+    }
   }
 
   /** The place of a path below the folder; throws where it would lead out of it, by `..`, from the root or through a link. */
@@ -150,13 +170,17 @@ export class ContentFolder {
     if (next !== text) writeWhole(this.placeOf(path), next);
   }
 
-  /** Puts a picture under `media/`, once: a file of that name with other bytes in it stays, and this one gets a number. */
-  putPicture(name: string, bytes: Buffer): string {
+  /**
+   * Puts a picture under the `media/` beside a post's file (empty: at the root), once, and answers its path from there: a file
+   * of that name with other bytes in it stays, and this one gets a number.
+   */
+  putPicture(name: string, bytes: Buffer, post = ''): string {
+    const folder = dirname(post);
     const clean = name.replace(/[^\w.-]+/g, '-').replace(/^\.+/, '') || 'picture';
     const dot = clean.lastIndexOf('.');
     for (let number = 1; ; number++) {
       const path = `media/${number === 1 ? clean : `${clean.slice(0, dot)}-${number}${clean.slice(dot)}`}`;
-      const place = this.placeOf(path);
+      const place = this.placeOf(join(folder, path));
       if (!existsSync(place)) {
         writeWhole(place, bytes);
         return path;

@@ -11,7 +11,7 @@ import {
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterEach, describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { type PostFields, readMarkdown } from '../../core/draft/index.ts';
 import { ContentFolder } from './content-folder.ts';
 import { order, PICTURE, PICTURE_SHA } from './host.test-data.ts';
@@ -89,6 +89,34 @@ describe('a folder of posts', () => {
       '---\ntitle: The first\nslug: rye-loaf\nstatus: draft\n---\n\nText.\n\n![A loaf](media/loaf.webp)\n',
     );
     expect(readFileSync(join(folder, 'media/loaf.webp')).equals(PICTURE)).toBe(true);
+  });
+  it('has pictures beside each post, in a folder within it too', async () => {
+    const { send, folder, content } = contentOf();
+    const [{ path }] = content.list();
+    const job = await send(
+      { slug: '' },
+      {
+        url: `folder:${path}`,
+        known: content.read(path).version,
+        text: `${POST}\n![A loaf](media/loaf.webp)\n`,
+        pictures: true,
+      },
+    );
+    expect(job.state).toBe('done');
+    expect(readFileSync(join(folder, 'posts/media/loaf.webp')).equals(PICTURE)).toBe(true);
+    expect(readFileSync(join(folder, path), 'utf8')).toContain('![A loaf](media/loaf.webp)');
+    expect(existsSync(join(folder, 'media'))).toBe(false);
+    const out = await send({ slug: '' }, { url: 'folder:../x.md', pictures: true });
+    expect(out.state).toBe('failed');
+    expect(existsSync(join(folder, '..', 'media'))).toBe(false);
+  });
+  it('is watched: what anybody changes in it is counted', async () => {
+    const { folder, content } = contentOf();
+    closing.push(content.watch());
+    await vi.waitFor(() => {
+      writeFileSync(join(folder, 'posts/2026-11-01-rye-loaf.md'), `${POST}Salt.\n`);
+      expect(content.changeCount).toBeGreaterThan(0);
+    });
   });
   it('changes by the lines that were meant', async () => {
     const { send, lines, content } = contentOf();

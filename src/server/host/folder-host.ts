@@ -104,7 +104,7 @@ export class FolderHost implements BlogHost {
     };
   }
 
-  async putMedia(bytes: Buffer, name: string): Promise<string> {
-    return this.folder.putPicture(name, bytes);
+  async putMedia(bytes: Buffer, name: string, _type: string, beside: string): Promise<string> {
+    return this.folder.putPicture(name, bytes, beside ? this.pathOf(beside) : '');
   }
 }

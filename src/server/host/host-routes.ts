@@ -140,7 +140,7 @@ export function hostRoutes({
   );
 
   router.get('/jobs', (_request, response) => {
-    response.json({ jobs: queue.all().map(accountOf) });
+    response.json({ jobs: queue.all().map(accountOf), folderChanges: content?.changeCount ?? null });
   });
   router.post('/jobs', json, (request, response) => {
     const order = readOrder(request.body);

@@ -50,6 +50,7 @@ export function order(fields: Partial<PostFields> = {}, more: Partial<SendOrder>
     action: 'publish',
     url: '',
     known: null,
+    leadsTo: '',
     withdrawn: false,
     properties: entryProperties('post-1', {
       fields: {

@@ -230,7 +230,9 @@ export class MicropubClient implements BlogHost {
     return { ...sent, version: sent.isLater ? null : await this.versionAt(sent.url) };
   }
 
-  async remove(url: string): Promise<void> {
+  async remove(url: string, leadsTo: string): Promise<void> {
+    // A property of ours: who does not know it keeps it, or leaves it.
+    if (leadsTo) await this.postJson({ action: 'update', url, replace: { 'leads-to': [leadsTo] } });
     await this.postJson({ action: 'delete', url });
   }
 

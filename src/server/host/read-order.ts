@@ -75,6 +75,7 @@ export function readOrder(given: unknown): SendOrder | null {
     action,
     url: url as string,
     known,
+    leadsTo: isPlace(given['leadsTo']) ? given['leadsTo'] : '',
     withdrawn: given['withdrawn'] === true,
     properties,
     document: readDocument(given['document']),
@@ -83,6 +84,10 @@ export function readOrder(given: unknown): SendOrder | null {
     revision: revision as string,
   };
 }
+
+/** A path of the site or an address of the web, where readers may be led. */
+const isPlace = (given: unknown): given is string =>
+  isText(given) && given.length < 2000 && /^(?:\/(?![/\\])\S*|https?:\/\/\S+)$/i.test(given);
 
 /** Most categories of a blog. */
 const MOST_CATEGORIES = 500;

@@ -71,7 +71,7 @@ async function placePictures(
         'refused',
         `The picture ${name} did not reach the server. Publish the post again.`,
       );
-    now = { ...now, placed: { ...now.placed, [sha]: await host.putMedia(bytes, name, type) } };
+    now = { ...now, placed: { ...now.placed, [sha]: await host.putMedia(bytes, name, type, job.url) } };
     keep(now);
   }
   return now;
@@ -111,7 +111,8 @@ export async function runJob(
   keep: (job: SendJob) => void,
 ): Promise<SentPost> {
   if (given.action !== 'publish') {
-    await host[given.action === 'withdraw' ? 'remove' : 'restore'](given.url);
+    if (given.action === 'withdraw') await host.remove(given.url, given.leadsTo);
+    else await host.restore(given.url);
     const version = given.action === 'restore' ? await versionAt(host, given.url) : null;
     return { url: given.url, version, isLater: false };
   }

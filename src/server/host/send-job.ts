@@ -25,6 +25,8 @@ export interface SendOrder {
   url: string;
   /** Version that it has there as far as is known; null: whatever it is. */
   known: string | null;
+  /** Where readers of a withdrawn post are led: a path or an address; empty: it is gone for good. */
+  leadsTo: string;
   /** It was taken from its readers: publishing gives it back to them first. */
   withdrawn: boolean;
   /** Empty but for `publish`. */

@@ -66,6 +66,26 @@ describe('a post is sent to the blog beside the application', () => {
     await comes(queue, 'done');
     expect((await fetch(first.url)).status).toBe(200);
   });
+  it('and withdrawn for another page, to which it leads until it is put back', async () => {
+    const { queue } = await stand();
+    queue.order(order());
+    const first = await comes(queue, 'done');
+    const there = { url: first.url, known: first.version, properties: {}, pictures: [] };
+    const at = async () => {
+      const { status, headers } = await fetch(first.url, { redirect: 'manual' });
+      return [status, headers.get('location')];
+    };
+    queue.order(order({}, { ...there, action: 'withdraw', leadsTo: '/another' }));
+    await comes(queue, 'done');
+    expect(await at()).toEqual([301, '/another']);
+    queue.order(order({}, { ...there, action: 'restore' }));
+    await comes(queue, 'done');
+    expect(await at()).toEqual([200, null]);
+    // What was said the last time says nothing now.
+    queue.order(order({}, { ...there, action: 'withdraw' }));
+    await comes(queue, 'done');
+    expect(await at()).toEqual([410, null]);
+  });
   it('and is there again when it is published anew after it was withdrawn', async () => {
     const { queue } = await stand();
     queue.order(order());

@@ -49,6 +49,8 @@ export interface SendJob {
 export interface SendOrder
   extends Pick<SendJob, 'siteId' | 'postId' | 'title' | 'way' | 'action' | 'url' | 'due' | 'revision'> {
   known: string | null;
+  /** Where readers of a withdrawn post are led; empty: it is gone for good. */
+  leadsTo: string;
   /** It was taken from its readers, and is given back to them by being published. */
   withdrawn: boolean;
   properties: EntryProperties;
@@ -116,7 +118,8 @@ export const postThere = (
 export const pageThere = (way: Way, url: string): Promise<{ address: string; html: string }> =>
   ask('page', 'POST', { way, url });
 
-export const sendJobs = async (): Promise<SendJob[]> => (await ask<{ jobs: SendJob[] }>('jobs')).jobs;
+/** What is on its way, and how often the folder of posts was changed; null: none is open. */
+export const sendJobs = (): Promise<{ jobs: SendJob[]; folderChanges: number | null }> => ask('jobs');
 
 /** Hands a post over with the files of its pictures that are not there yet. From then on it is the server's to send. */
 export async function orderSending(

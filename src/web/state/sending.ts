@@ -9,8 +9,11 @@ import { setFieldsOfOpen } from './post/open-sessions.ts';
 /** Milliseconds between two looks: while something is on its way, and else. */
 const SOON = 1000;
 const LATER = 20_000;
+/** The same where a folder of posts is open, in which others may write. */
+const WATCHED = 4000;
 
 let jobs: readonly SendJob[] = [];
+let folderChanges: number | null = null;
 let isAway = false;
 let timer = 0;
 const listeners = new Set<() => void>();
@@ -51,9 +54,10 @@ async function takeIn(now: readonly SendJob[]): Promise<void> {
 export async function lookAtSending(): Promise<void> {
   clearTimeout(timer);
   try {
-    const found = await sendJobs();
-    if (JSON.stringify(found) !== JSON.stringify(jobs) || isAway) {
+    const { jobs: found, folderChanges: changes } = await sendJobs();
+    if (JSON.stringify(found) !== JSON.stringify(jobs) || changes !== folderChanges || isAway) {
       jobs = found;
+      folderChanges = changes;
       isAway = false;
       for (const tell of listeners) tell();
     }
@@ -66,7 +70,8 @@ export async function lookAtSending(): Promise<void> {
       for (const tell of listeners) tell();
     }
   } finally {
-    timer = window.setTimeout(() => void lookAtSending(), jobs.some(isUnderWay) ? SOON : LATER);
+    const idle = folderChanges === null ? LATER : WATCHED;
+    timer = window.setTimeout(() => void lookAtSending(), jobs.some(isUnderWay) ? SOON : idle);
   }
 }
 
@@ -77,6 +82,9 @@ const subscribe = (listener: () => void) => {
 
 /** Posts on their way to where they are published, of all sites, in the order in which they go. */
 export const useSendJobs = (): readonly SendJob[] => useSyncExternalStore(subscribe, () => jobs);
+
+/** A count that rises whenever something changes in the folder of posts; null: none is open. */
+export const useFolderChanges = (): number | null => useSyncExternalStore(subscribe, () => folderChanges);
 
 /** Whether the server cannot be asked. */
 export const useIsServerAway = (): boolean => useSyncExternalStore(subscribe, () => isAway);

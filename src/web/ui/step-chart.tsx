@@ -7,6 +7,8 @@ export interface Step {
   value: number;
   /** Said when it is pointed at. */
   label: string;
+  /** Drawn as a ring, so that it is told from the rest. */
+  marked?: boolean;
 }
 
 /** The stretch of 0 to 100 in which figures lie, in round tens with some air. */
@@ -62,6 +64,19 @@ export function StepChart({
           size: 4,
           strokeWidth: 0,
           discrete: [
+            ...steps.flatMap(({ marked }, at) =>
+              marked && at !== chosen
+                ? [
+                    {
+                      seriesIndex: 0,
+                      dataPointIndex: at,
+                      size: 7,
+                      fillColor: colour('--c-sheet'),
+                      strokeColor: line,
+                    },
+                  ]
+                : [],
+            ),
             {
               seriesIndex: 0,
               dataPointIndex: chosen,

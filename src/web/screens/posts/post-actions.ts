@@ -1,6 +1,7 @@
 import { toast } from 'sonner';
 import { emptyDraft } from '../../../core/draft/index.ts';
 import { houseFields } from '../../../core/site/index.ts';
+import { database } from '../../data/database.ts';
 import type { SiteRow } from '../../data/post-rows.ts';
 import { addPost, setDeleted } from '../../data/posts.ts';
 import { TRASH_DAYS } from '../../data/trash.ts';
@@ -29,9 +30,16 @@ export async function beginFrom(originId: string): Promise<string | null> {
 
 /** Deletes posts, with a way back; `name` is what one alone is called. */
 export async function deletePosts(ids: readonly string[], name: string): Promise<void> {
+  const stillOut = (await database().posts.bulkGet([...ids])).filter(
+    (row) => row?.release && !row.release.withdrawn,
+  ).length;
   await setDeleted(ids, now());
   offerUndo(
-    `${ids.length === 1 ? `"${name}"` : `${ids.length} posts`} deleted; in the trash for ${TRASH_DAYS} days`,
+    `${ids.length === 1 ? `"${name}"` : `${ids.length} posts`} deleted; in the trash for ${TRASH_DAYS} days${
+      stillOut === 0
+        ? ''
+        : `. ${ids.length === 1 ? 'It still stands' : `${stillOut} still ${stillOut === 1 ? 'stands' : 'stand'}`} on the blog: withdraw on Release`
+    }`,
     () => setDeleted(ids, ''),
     10_000,
   );

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { Profile } from '../../../core/criteria/index.ts';
 import type { ProfileEffect } from '../../../core/scoring/index.ts';
 import { attempt } from '../../state/attempt.ts';
+import { Button } from '../../ui/button.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
 import { jobsWorker } from '../../workers/jobs-client.ts';
 
@@ -19,6 +20,7 @@ const meanOf = (values: readonly number[]) => values.reduce((sum, value) => sum 
 export function ProfileEffectPanel({ siteId, profile }: { siteId: string; profile: Profile | null }) {
   const [effects, setEffects] = useState<ProfileEffect[] | null>(null);
   const [busy, setBusy] = useState(false);
+  const [all, setAll] = useState(false);
   useEffect(() => {
     if (!profile) return;
     let stale = false;
@@ -60,7 +62,7 @@ export function ProfileEffectPanel({ siteId, profile }: { siteId: string; profil
       {moved.length > 0 && (
         <table aria-label="Posts that change" className="w-full text-[13px]">
           <tbody>
-            {moved.slice(0, MAX_ROWS).map(({ postId, title, before, after }) => (
+            {(all ? moved : moved.slice(0, MAX_ROWS)).map(({ postId, title, before, after }) => (
               <tr key={postId} className="border-t">
                 <td className="max-w-0 truncate py-1 pr-2" title={title}>
                   <Link to={`/posts/${postId}/write`} className="hover:text-sea hover:underline">
@@ -81,7 +83,14 @@ export function ProfileEffectPanel({ siteId, profile }: { siteId: string; profil
         </table>
       )}
       {moved.length > MAX_ROWS && (
-        <p className="border-t pt-1 text-[13px] text-soft">and {moved.length - MAX_ROWS} more</p>
+        <Button
+          look="word"
+          className="border-t pt-1 text-[13px]"
+          aria-expanded={all}
+          onClick={() => setAll(!all)}
+        >
+          {all ? 'Show the first alone' : `and ${moved.length - MAX_ROWS} more`}
+        </Button>
       )}
     </div>
   );

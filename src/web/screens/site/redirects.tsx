@@ -1,12 +1,17 @@
 import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { readRedirects, redirectLines, redirectsCsv } from '../../../core/formats/index.ts';
 import type { Redirect } from '../../../core/site/index.ts';
 import { changeRow } from '../../data/change-row.ts';
 import { database } from '../../data/database.ts';
 import type { SiteRow } from '../../data/post-rows.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
+import { Button } from '../../ui/button.tsx';
 import { dayInWords } from '../../ui/day.ts';
+import { download } from '../../ui/download.ts';
 import { counted } from '../../ui/figures.ts';
+import { FileButton } from '../../ui/file-button.tsx';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { useZone } from '../../ui/zone.ts';
 
@@ -14,7 +19,14 @@ import { useZone } from '../../ui/zone.ts';
 export function Redirects({ site }: { site: SiteRow }) {
   const zone = useZone();
   const { redirects = [] } = site;
-  if (redirects.length === 0) return null;
+  const [problems, setProblems] = useState<string[]>([]);
+  const bring = async ([file]: File[]) => {
+    const read = readRedirects(await file.text(), redirects, new Date().toISOString());
+    setProblems(read.problems);
+    if (read.added === 0) return;
+    const back = await changeRow(database().sites, site.id, () => ({ redirects: read.redirects }));
+    offerUndo(`${counted(read.added, 'redirect')} brought`, back, 10_000);
+  };
   const remove = async ({ from }: Redirect) => {
     const back = await changeRow(database().sites, site.id, ({ redirects: now = [] }) => ({
       redirects: now.filter((one) => one.from !== from),
@@ -24,8 +36,40 @@ export function Redirects({ site }: { site: SiteRow }) {
   return (
     <details className="px-6 pb-3">
       <summary className="cursor-pointer text-soft">
-        {counted(redirects.length, 'old address leads', 'old addresses lead')} on
+        {redirects.length === 0
+          ? 'No old address leads on'
+          : `${counted(redirects.length, 'old address leads', 'old addresses lead')} on`}
       </summary>
+      <div role="group" aria-label="Redirects as files" className="mt-2 flex flex-wrap gap-2">
+        <FileButton
+          label="A table of redirects"
+          accept=".csv,.tsv,text/csv"
+          onFiles={(files) => attempt(bring(files), 'The table could not be read')}
+        >
+          Bring a table
+        </FileButton>
+        {redirects.length > 0 && (
+          <>
+            <Button onClick={() => download('redirects.csv', redirectsCsv(redirects), 'text/csv')}>
+              Save as a table
+            </Button>
+            <Button onClick={() => download('redirects.conf', redirectLines(redirects, 'redirect'))}>
+              As "Redirect" lines
+            </Button>
+            <Button onClick={() => download('rewrites.conf', redirectLines(redirects, 'rewrite'))}>
+              As "rewrite" lines
+            </Button>
+          </>
+        )}
+      </div>
+      {problems.length > 0 && (
+        <ul role="alert" className="mt-2 max-w-3xl text-rust">
+          {problems.slice(0, 5).map((problem) => (
+            <li key={problem}>{problem}</li>
+          ))}
+          {problems.length > 5 && <li>And {counted(problems.length - 5, 'further line')}.</li>}
+        </ul>
+      )}
       <ul aria-label="Redirects" className="mt-1 max-h-60 max-w-3xl overflow-auto">
         {redirects.map((redirect) => (
           <li key={redirect.from} className="flex items-baseline gap-3 border-t py-1">

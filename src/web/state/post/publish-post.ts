@@ -1,6 +1,8 @@
 import { entryProperties } from '../../../core/blog/index.ts';
 import { type PostDocument, pictureAddresses } from '../../../core/draft/index.ts';
 import { datesOfGoingOut, type OutAt } from '../../../core/release/index.ts';
+import { pathOfPost, withRedirect } from '../../../core/site/index.ts';
+import { changeRow } from '../../data/change-row.ts';
 import { database } from '../../data/database.ts';
 import { pictureRow } from '../../data/picture-store.ts';
 import type { PostRelease, SiteRow } from '../../data/post-rows.ts';
@@ -36,13 +38,14 @@ async function picturesOf(siteId: string, { fields, draft }: PostDocument): Prom
 
 const fileOf = async (sha: string): Promise<Blob | null> => (await database().blobs.get(sha))?.blob ?? null;
 
-/** Hands a post over, as it shall stand; its status and dates are set already. `versionId` is the version that says so. */
+/** Hands a post over, as it shall stand; its status and dates are set already. `versionId` is the version that says so, `passedTo` the places to which its blog shall pass a new one on. */
 export async function orderPublishing(
   { siteId, id }: { siteId: string; id: string },
   { fields, draft }: PostDocument,
   way: Way,
   release: PostRelease | undefined,
   versionId: string,
+  passedTo: readonly string[] = [],
 ): Promise<void> {
   await orderSending(
     {
@@ -53,8 +56,12 @@ export async function orderPublishing(
       action: 'publish',
       url: release?.url ?? '',
       known: release?.version ?? null,
+      leadsTo: '',
       withdrawn: release?.withdrawn ?? false,
-      properties: entryProperties(id, { fields: { ...fields, status: 'published' }, draft }),
+      properties: {
+        ...entryProperties(id, { fields: { ...fields, status: 'published' }, draft }),
+        ...(passedTo.length > 0 && !release ? { 'mp-syndicate-to': [...passedTo] } : {}),
+      },
       document: way.kind === 'folder' ? { fields, draft } : null,
       pictures: await picturesOf(siteId, { fields, draft }),
       // Only the blog beside is known to hold a post back until its day.
@@ -74,6 +81,7 @@ export async function publishPost(
   site: SiteRow,
   given: PostRelease | undefined,
   at: OutAt,
+  passedTo: readonly string[] = [],
 ): Promise<void> {
   const way = wayOf(site);
   const release = way ? releaseBy(way, given) : undefined;
@@ -89,7 +97,7 @@ export async function publishPost(
       await exportPost(session, site, 'md');
       return;
     }
-    await orderPublishing(session, session.finished, way, release, version.id);
+    await orderPublishing(session, session.finished, way, release, version.id, passedTo);
     // Only what was handed over is a version that went out.
     await keepForGood(version.id);
   } catch (error) {
@@ -99,12 +107,16 @@ export async function publishPost(
   await lookAtSending();
 }
 
-/** Takes a published post from its readers, or gives it back to them. */
+/**
+ * Takes a published post from its readers, who are led to `leadsTo` instead (empty: it is gone for good), or gives it back to
+ * them. The redirect stands in the site's table too, for whoever serves its pages.
+ */
 export async function orderAgain(
   session: PostSession,
   site: SiteRow,
   release: PostRelease,
   action: 'withdraw' | 'restore',
+  leadsTo = '',
 ): Promise<void> {
   const way = wayOf(site);
   if (!way) return;
@@ -117,6 +129,7 @@ export async function orderAgain(
       action,
       url: release.url,
       known: release.version,
+      leadsTo,
       withdrawn: release.withdrawn,
       properties: {},
       document: null,
@@ -126,5 +139,19 @@ export async function orderAgain(
     },
     fileOf,
   );
+  const from = pathOfPost(session.document.fields, { ...site, pages: null });
+  // What readers never had leads nowhere.
+  if (from !== null && Date.parse(release.out) <= Date.now())
+    await changeRow(database().sites, session.siteId, ({ redirects = [] }) => ({
+      redirects:
+        action === 'withdraw'
+          ? withRedirect(redirects, {
+              from,
+              to: leadsTo || null,
+              since: new Date().toISOString(),
+              why: 'The post was withdrawn',
+            })
+          : redirects.filter((redirect) => redirect.from !== from),
+    }));
   await lookAtSending();
 }

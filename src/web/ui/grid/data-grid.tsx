@@ -28,6 +28,8 @@ interface Line<Row> {
 
 /** How many rows beyond the view are kept drawn, so that a turn of the wheel shows no gap. */
 const OVERSCAN = 8;
+/** Rows up to which all are drawn, so that the browser's own search finds each. */
+const ALL_DRAWN = 60;
 const NO_IDS: readonly string[] = [];
 const BOX_WIDTH = '28px';
 const LINE =
@@ -84,14 +86,14 @@ export function DataGrid<Row, Key, Id extends string>({
     count,
     getScrollElement: () => scroller.current,
     estimateSize: () => rowHeight,
-    overscan: OVERSCAN,
+    overscan: count <= ALL_DRAWN ? count : OVERSCAN,
   });
   const items = rows.getVirtualItems();
   const [first, last] = [items[0]?.index ?? 0, items.at(-1)?.index ?? 0];
   useEffect(() => onShow?.(first, last), [onShow, first, last]);
   const { cursor, toggle, onKeyDown } = useGridKeys({
     count,
-    pageRows: Math.max(1, last - first - OVERSCAN),
+    pageRows: Math.max(1, Math.floor((scroller.current?.clientHeight ?? 0) / rowHeight) - 1),
     selection,
     onOpen:
       onOpen &&

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { postOfEntry } from '../../../../core/blog/index.ts';
 import type { PostDocument } from '../../../../core/draft/index.ts';
-import { postThere, type SendJob } from '../../../services/publishing.ts';
+import { postThere, type Way } from '../../../services/publishing.ts';
 import { failureInWords } from '../../../state/attempt.ts';
 import { Button } from '../../../ui/button.tsx';
 import { DialogFrame } from '../../../ui/dialog-frame.tsx';
@@ -10,12 +10,14 @@ import { Comparison } from '../versions/comparison.tsx';
 
 /** What stands on the blog beside what is written here, where somebody changed it there; nothing is put over it unasked. */
 export function ChangedThere({
-  job,
+  way,
+  url,
   written,
   onClose,
   onOverwrite,
 }: {
-  job: SendJob;
+  way: Way;
+  url: string;
   written: PostDocument;
   onClose: () => void;
   onOverwrite: () => void;
@@ -24,14 +26,14 @@ export function ChangedThere({
   const [problem, setProblem] = useState('');
   useEffect(() => {
     let isWanted = true;
-    postThere(job.way, job.url).then(
+    postThere(way, url).then(
       ({ properties }) => isWanted && setThere(postOfEntry(properties)),
       (error: unknown) => isWanted && setProblem(failureInWords(error)),
     );
     return () => {
       isWanted = false;
     };
-  }, [job]);
+  }, [way, url]);
   // Only what a blog holds of a post is compared: the brief stays here.
   const before: PostDocument | null = there
     ? {

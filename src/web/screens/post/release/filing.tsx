@@ -26,7 +26,14 @@ const namesInTree = (categories: readonly BlogCategory[]): { name: string; shown
   });
 
 /** Where the post is filed, and what its page says beside the text. */
-export function Filing({ settings }: { settings: BlogSettings | null }) {
+export function Filing({
+  settings,
+  known,
+}: {
+  settings: BlogSettings | null;
+  /** Categories of the place to which posts are sent, by name. */
+  known: readonly string[];
+}) {
   const { session, site } = usePost();
   const fields = useAppSelector((state) => state.openPost.fields);
   const [made, setMade] = useState<BlogCategory[] | null>(null);
@@ -86,6 +93,7 @@ export function Filing({ settings }: { settings: BlogSettings | null }) {
             <TextField
               label="Main category"
               value={fields.category}
+              list={known}
               onChange={(category) => session.setFields({ category })}
             />
           )}
@@ -93,7 +101,7 @@ export function Filing({ settings }: { settings: BlogSettings | null }) {
         <ChipsField
           label="Further categories"
           items={fields.categories}
-          suggestions={tree.map(({ name }) => name).filter((name) => name !== fields.category)}
+          suggestions={[...tree.map(({ name }) => name), ...known].filter((name) => name !== fields.category)}
           onChange={(categories) => session.setFields({ categories })}
         />
         <TextField

@@ -96,7 +96,8 @@ export function OnTheWay({
       </ul>
       {comparing && (
         <ChangedThere
-          job={comparing}
+          way={comparing.way}
+          url={comparing.url}
           written={written}
           onClose={() => setComparing(null)}
           onOverwrite={() => {

@@ -14,6 +14,7 @@ import { usePost } from '../frame/post-context.ts';
 import { useLeftOver } from '../frame/use-left-over.ts';
 import { Ledger } from '../ledger/ledger.tsx';
 import { AddressPanel } from './address-panel.tsx';
+import { ChangedFile } from './changed-file.tsx';
 import { Filing } from './filing.tsx';
 import { HouseChecklist } from './house-checklist.tsx';
 import { LookList } from './look-list.tsx';
@@ -30,6 +31,7 @@ import {
   useStandIn,
   useStanding,
 } from './use-release.ts';
+import { useWayAccount } from './use-way-account.ts';
 
 /** Release: the last look in the order in which a careful person looks, and beside it the way to the readers. */
 export function Release() {
@@ -44,6 +46,7 @@ export function Release() {
   const look = useLook(post, row, takenBy);
   const account = useStanding(post, row);
   useFoundRelease(post, row, blog?.address ?? '');
+  const there = useWayAccount(wayOf(site));
   const exportAs = (as: Export) => attempt(exportPost(session, site, as));
   if (!report || !look) return <Waiting className="m-8 h-56" />;
   const way = wayOf(site);
@@ -62,7 +65,7 @@ export function Release() {
           <Stands settings={settings} newer={newer} />
           <LookList items={look.items} overruled={row?.overruled ?? []} postId={session.id} />
           <Editable>
-            <Filing settings={settings} />
+            <Filing settings={settings} known={there?.categories ?? []} />
             <div className="mb-8">
               <HouseChecklist session={session} site={site} />
             </div>
@@ -83,7 +86,13 @@ export function Release() {
         </div>
         <aside aria-label="To the readers" className="min-w-0 max-[940px]:order-first max-[940px]:mb-8">
           <div className="sticky top-0">
-            <SendPanel account={account} held={look.held} row={row} address={blog?.address ?? ''} />
+            <SendPanel
+              account={account}
+              held={look.held}
+              row={row}
+              address={blog?.address ?? ''}
+              passesOn={there?.syndicateTo ?? []}
+            />
             {address && release && !release.withdrawn && way?.kind !== 'folder' && (
               <AddressPanel address={address} />
             )}
@@ -91,6 +100,9 @@ export function Release() {
               <p className="mt-4 border-t pt-3 text-[13px] text-soft">
                 It lies in <span className="break-all text-ink">{release.url.replace(/^folder:/, '')}</span>
               </p>
+            )}
+            {release && way?.kind === 'folder' && (
+              <ChangedFile release={release} written={{ fields, draft: session.finished.draft }} />
             )}
             {way &&
               way.kind !== 'folder' &&

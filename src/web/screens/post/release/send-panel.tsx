@@ -6,11 +6,13 @@ import { orderAgain, publishPost, releaseBy, wayOf } from '../../../state/post/p
 import { useSendJobs } from '../../../state/sending.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { Button } from '../../../ui/button.tsx';
+import { CheckField } from '../../../ui/check-field.tsx';
 import { dayInWords, timeInWords } from '../../../ui/day.ts';
 import { counted, listInWords } from '../../../ui/figures.ts';
 import { useZone } from '../../../ui/zone.ts';
 import { Editable } from '../frame/editable.tsx';
 import { usePost } from '../frame/post-context.ts';
+import { WithdrawForm } from './withdraw-form.tsx';
 
 const STANDINGS: Record<StandingAccount['standing'], string> = {
   draft: 'Draft',
@@ -31,6 +33,7 @@ export function SendPanel({
   held,
   row,
   address,
+  passesOn,
 }: {
   account: StandingAccount;
   /** What holds it back; null until that is known. */
@@ -38,6 +41,8 @@ export function SendPanel({
   row: PostRow | undefined;
   /** Of the blog beside the application; empty: none. */
   address: string;
+  /** Places to which the blog can pass a new post on. */
+  passesOn: readonly { uid: string; name: string }[];
 }) {
   const { session, site } = usePost();
   const zone = useZone();
@@ -47,6 +52,8 @@ export function SendPanel({
   const [problem, setProblem] = useState('');
   const [later, setLater] = useState(false);
   const [local, setLocal] = useState('');
+  const [leaving, setLeaving] = useState(false);
+  const [passedTo, setPassedTo] = useState<readonly string[]>([]);
   const way = wayOf(site);
   const release = way ? releaseBy(way, row?.release) : row?.release;
   const own = jobs.find(
@@ -110,12 +117,28 @@ export function SendPanel({
         </p>
       )}
       <Editable>
+        {passesOn.length > 0 && !release && (
+          <fieldset className="mt-2">
+            <legend className="text-[13px] text-soft">Passed on from there to</legend>
+            {passesOn.map(({ uid, name }) => (
+              <CheckField
+                key={uid}
+                checked={passedTo.includes(uid)}
+                onChange={(isWished) =>
+                  setPassedTo(isWished ? [...passedTo, uid] : passedTo.filter((one) => one !== uid))
+                }
+              >
+                {name}
+              </CheckField>
+            ))}
+          </fieldset>
+        )}
         <div className="mt-3 flex flex-wrap gap-2">
           {(standing !== 'published' || !release) && (
             <Button
               look="main"
               disabled={busy || isHeld}
-              onClick={() => does(() => publishPost(session, site, row?.release, { kind: 'now' }))}
+              onClick={() => does(() => publishPost(session, site, row?.release, { kind: 'now' }, passedTo))}
               className="disabled:opacity-50"
             >
               {way ? verb : 'Save the file and mark as published'}
@@ -126,12 +149,17 @@ export function SendPanel({
               {standing === 'scheduled' ? 'Move it' : 'At a time'}
             </Button>
           )}
-          {way && release && !release.withdrawn && (
+          {way && release && !release.withdrawn && standing === 'scheduled' && (
             <Button
               disabled={busy}
               onClick={() => does(() => orderAgain(session, site, release, 'withdraw'))}
             >
-              {standing === 'scheduled' ? 'Stop it' : 'Withdraw'}
+              Stop it
+            </Button>
+          )}
+          {way && release && !release.withdrawn && standing !== 'scheduled' && (
+            <Button aria-expanded={leaving} disabled={busy} onClick={() => setLeaving(!leaving)}>
+              Withdraw
             </Button>
           )}
           {way && release?.withdrawn && (
@@ -140,12 +168,24 @@ export function SendPanel({
             </Button>
           )}
         </div>
+        {leaving && release && !release.withdrawn && (
+          <WithdrawForm
+            busy={busy}
+            onWithdraw={(leadsTo) =>
+              does(() => orderAgain(session, site, release, 'withdraw', leadsTo)).then(() =>
+                setLeaving(false),
+              )
+            }
+          />
+        )}
         {later && (
           <form
             className="mt-3"
             onSubmit={(event) => {
               event.preventDefault();
-              void does(() => publishPost(session, site, row?.release, { kind: 'at', local: wished, zone }));
+              void does(() =>
+                publishPost(session, site, row?.release, { kind: 'at', local: wished, zone }, passedTo),
+              );
             }}
           >
             <label className="block">

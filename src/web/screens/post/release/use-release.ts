@@ -1,9 +1,11 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { BlogSettings } from '../../../../core/blog/index.ts';
+import { linksOf } from '../../../../core/draft/index.ts';
 import { finishedDraft, placeholderHeadings } from '../../../../core/outline/index.ts';
 import { holdingBack, lastLook, type StandingAccount, standingOf } from '../../../../core/release/index.ts';
 import { openComments } from '../../../../core/review/index.ts';
 import { isForReaders, pathOfPost } from '../../../../core/site/index.ts';
+import { addressChecks } from '../../../data/address-checks.ts';
 import { database } from '../../../data/database.ts';
 import type { PostRow } from '../../../data/post-rows.ts';
 import { postsOf } from '../../../data/posts.ts';
@@ -15,6 +17,8 @@ import { useAppSelector } from '../../../state/store.ts';
 import { useLiveQuery } from '../../../state/use-live-query.ts';
 import type { PostContext } from '../frame/post-context.ts';
 import { useLeftOver } from '../frame/use-left-over.ts';
+
+const NO_LINKS: never[] = [];
 
 /** The post's row as it lies in the database: how it was sent, and what was let pass. */
 export const usePostRow = (postId: string): PostRow | undefined =>
@@ -57,11 +61,32 @@ export function useNeighbours({ session, site }: PostContext): { takenBy: string
   }, [posts, slug, canonical, date, session.id, site]);
 }
 
+/** Links of the post that were found to lead nowhere when they were looked at last. */
+function useGoneLinks(session: PostContext['session']) {
+  // The text's state, as far as it is shown: each report is of another text.
+  const report = useAppSelector((state) => state.openPost.report);
+  const found = useLiveQuery(async () => {
+    const links = session.body.blocks.flatMap((block) =>
+      linksOf(block).flatMap((link) =>
+        /^https?:/i.test(link.href)
+          ? [{ ...link, blockId: block.id, address: link.href.replace(/#.*$/, '') }]
+          : [],
+      ),
+    );
+    const answers = await addressChecks([...new Set(links.map(({ address }) => address))]);
+    return links
+      .filter(({ address }) => answers.get(address)?.state === 'gone')
+      .map(({ blockId, start, end, text }) => ({ blockId, start, end, quote: text }));
+  }, [session, report]);
+  return found ?? NO_LINKS;
+}
+
 /** What the last look finds, and what of it still holds the post back; null until it is scored. */
 export function useLook({ session, site }: PostContext, row: PostRow | undefined, takenBy: string) {
   const { report, fields, outline, words } = useAppSelector((state) => state.openPost);
   const leftOver = useLeftOver(session);
   const ticked = useLiveQuery(() => ticksOf(session.siteId, session.id), [session]);
+  const goneLinks = useGoneLinks(session);
   const { redirects = [] } = site;
   const path = fields.slug ? pathOfPost(fields, { ...site, pages: null }) : null;
   return useMemo(() => {
@@ -76,6 +101,7 @@ export function useLook({ session, site }: PostContext, row: PostRow | undefined
       addressTakenBy: takenBy,
       leftOver: leftOver ? { title: leftOver.title, blocks: leftOver.blocks.length } : null,
       unticked: site.house.checklist.flatMap(({ id, text }) => (ticked?.includes(id) ? [] : [text])),
+      goneLinks,
       openComments: row?.review ? openComments(row.review).length : 0,
       redirects: redirects.flatMap(({ from, to }) => (to !== null && to === path ? [{ from, to }] : [])),
       now,
@@ -83,7 +109,21 @@ export function useLook({ session, site }: PostContext, row: PostRow | undefined
       isOut: fields.status === 'published' || (row?.release !== undefined && row.release.out <= now),
     });
     return { items, held: holdingBack(items, row?.overruled ?? []) };
-  }, [report, fields, outline, words, takenBy, leftOver, ticked, redirects, path, session, site, row]);
+  }, [
+    report,
+    fields,
+    outline,
+    words,
+    takenBy,
+    leftOver,
+    ticked,
+    redirects,
+    path,
+    session,
+    site,
+    row,
+    goneLinks,
+  ]);
 }
 
 /** How the post stands towards its readers. */

@@ -97,7 +97,11 @@ export function Versions() {
         <div className="min-w-0 flex-1 overflow-auto px-7 py-5">
           {scored.length > 1 && (
             <p className="text-[13px] text-soft">
-              Score over the versions. Press a step to see what changed it.
+              Score over the versions. Press a step to see what changed it
+              {scored.some(({ reason }) => reason === 'published')
+                ? '; a ring is what readers were sent'
+                : ''}
+              .
             </p>
           )}
           {scored.length > 1 && (
@@ -107,7 +111,8 @@ export function Versions() {
               steps={scored.map((row) => ({
                 at: row.at,
                 value: row.score?.score ?? 0,
-                label: row.name || momentInWords(row, zone),
+                label: `${row.name || momentInWords(row, zone)}${row.reason === 'published' ? ', sent to the readers' : ''}`,
+                marked: row.reason === 'published',
               }))}
               chosen={scored.indexOf(version)}
               onChoose={(at) => {
