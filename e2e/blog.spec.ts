@@ -10,7 +10,10 @@ test('a reader walks the blog: lists, a category, a post, what is like it, and b
   page.on('request', (request) => asked.push(request.url()));
   await page.goto(blog('/'));
   await expect(page.getByRole('heading', { level: 1, name: 'Saltmarsh Wheelworks' })).toBeVisible();
-  await page.getByRole('navigation', { name: 'Categories' }).getByRole('link', { name: 'Workshop' }).click();
+  await page
+    .getByRole('navigation', { name: 'Categories' })
+    .getByRole('link', { name: 'Workshop', exact: true })
+    .click();
   await expect(page.getByRole('heading', { level: 1, name: 'Workshop' })).toBeVisible();
   await page
     .getByRole('article')
@@ -32,6 +35,11 @@ test('a reader walks the blog: lists, a category, a post, what is like it, and b
   await page.getByRole('heading', { name: 'Read on' }).scrollIntoViewIfNeeded();
   await page.getByRole('list').last().getByRole('link').first().click();
   await expect(page.getByRole('article').getByRole('heading', { level: 1 })).toBeVisible();
+  await page.getByRole('navigation').getByRole('link', { name: 'Rent a touring bike' }).click();
+  await expect(page.getByRole('heading', { level: 2, name: 'How to book' })).toBeVisible();
+  await page.goto(blog('/journal/hire-bike-fleet'));
+  await page.getByRole('link', { name: 'A small wren painted in white on a green head tube' }).click();
+  await expect(page).toHaveURL(/\/media\/wren-head-tube-/);
   await page.goto(blog('/journal/nothing-here'));
   await page.getByRole('searchbox', { name: 'Search the blog' }).fill('tide');
   await page.keyboard.press('Enter');
@@ -47,7 +55,14 @@ test('the pages of the blog have no accessibility fault that can be found, in ei
     await given.goto(blog(path));
     faults.push(...(await faultsOf(given, path)));
   };
-  for (const path of ['/', '/category/routes/', '/journal/fix-flat-bike-tyre', '/search?q=tide', '/nowhere'])
+  for (const path of [
+    '/',
+    '/category/routes/',
+    '/journal/hire-bike-fleet',
+    '/rent',
+    '/search?q=tide',
+    '/nowhere',
+  ])
     await look(path);
   expect(faults).toEqual([]);
 });

@@ -131,7 +131,19 @@ test('a post is published, read back, changed, withdrawn and put back', async ({
   await expect(article).toContainText('for there is no second');
   await page.bringToFront();
 
-  await sending(page).getByRole('button', { name: 'Withdraw' }).click();
+  await sending(page).getByRole('button', { name: 'Withdraw', exact: true }).click();
+  await sending(page).getByLabel('is led to another page').check();
+  await sending(page).getByLabel('Which page').fill('/journal/bicycle-ferry');
+  await sending(page).getByRole('button', { name: 'Withdraw it' }).click();
+  await standing(page, 'Withdrawn');
+  await reader.goto(blog(`/journal/${slug}`));
+  await expect(article.getByRole('heading', { level: 1 })).toHaveText(/^The bicycle ferry to Holm/);
+  await page.bringToFront();
+  await sending(page).getByRole('button', { name: 'Put it back' }).click();
+  await standing(page, 'Published');
+  expect((await reader.request.get(blog(`/journal/${slug}`))).url()).toBe(blog(`/journal/${slug}`));
+  await sending(page).getByRole('button', { name: 'Withdraw', exact: true }).click();
+  await sending(page).getByRole('button', { name: 'Withdraw it' }).click();
   await standing(page, 'Withdrawn');
   expect((await reader.request.get(blog(`/journal/${slug}`))).status()).toBe(410);
   await sending(page).getByRole('button', { name: 'Put it back' }).click();
@@ -158,6 +170,32 @@ test('a post is scheduled on the clock of the site, and stopped before its time'
   expect(there.status()).toBe(404);
   await sending(page).getByRole('button', { name: 'Stop it' }).click();
   await standing(page, 'Withdrawn');
+});
+
+test('a scheduled post goes out while no page is open, and the next page says so', async ({ context }) => {
+  const slug = 'the-ferry-of-the-next-minute';
+  const writer = await context.newPage();
+  await wholePost(writer, 'The ferry of the next minute', slug);
+  await goTo(writer, 'Release');
+  await sending(writer).getByRole('button', { name: 'At a time' }).click();
+  // The field counts minutes: the next one that is some seconds away.
+  const at = new Date(Math.ceil((Date.now() + 6000) / 60_000) * 60_000);
+  await sending(writer).getByLabel('Day and time').fill(at.toISOString().slice(0, 16));
+  await sending(writer).getByRole('button', { name: 'Schedule' }).click();
+  await standing(writer, 'Scheduled');
+  await expect(writer.getByRole('region', { name: 'On the way' })).toHaveCount(0);
+  const address = writer.url();
+  await writer.close();
+  const { request } = context;
+  expect((await request.get(blog(`/journal/${slug}`))).status()).toBe(404);
+  await expect
+    .poll(async () => (await request.get(blog(`/journal/${slug}`))).status(), { timeout: 90_000 })
+    .toBe(200);
+  expect(Date.now()).toBeGreaterThanOrEqual(at.getTime());
+  const again = await context.newPage();
+  await again.goto(address);
+  await expect(again.getByText('“The ferry of the next minute” is out now.')).toBeVisible();
+  await standing(again, 'Published');
 });
 
 test('a host that does not let the post in says why; it waits, is tried again, and can be given up', async ({

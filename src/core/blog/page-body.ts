@@ -45,6 +45,8 @@ export function pageBody(draft: Draft, pixels: PicturePixels): string {
       if (child.type !== 'element') continue;
       delete child.properties['style'];
       if (child.tagName === 'h1') child.tagName = 'h2';
+      // The corner of a table heads nothing.
+      if (child.tagName === 'th' && child.children.length === 0) child.tagName = 'td';
       if (child.tagName === 'img') sized(child, pixels);
       walk(child);
       if (child.tagName === 'figure' && isRow(node)) opened(child);

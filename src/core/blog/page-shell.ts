@@ -61,24 +61,30 @@ function navigation(site: BlogSite): Element | null {
   return el(
     'nav',
     { ariaLabel: site.pages.length > 0 ? 'Categories and pages' : 'Categories' },
-    el(
-      'ul',
-      {},
-      ...top.map(({ slug, name }) => {
-        const inner = site.categories.filter(({ parent }) => parent === slug);
-        return el(
-          'li',
+    top.length === 0
+      ? null
+      : el(
+          'ul',
           {},
-          link(slug, name),
-          inner.length > 0
-            ? el('ul', {}, ...inner.map((one) => el('li', {}, link(one.slug, one.name))))
-            : null,
-        );
-      }),
-      ...site.pages.map(({ path, title }) =>
-        el('li', { className: ['page'] }, el('a', { href: path }, title)),
-      ),
-    ),
+          ...top.map(({ slug, name }) => {
+            const inner = site.categories.filter(({ parent }) => parent === slug);
+            return el(
+              'li',
+              {},
+              link(slug, name),
+              inner.length > 0
+                ? el('ul', {}, ...inner.map((one) => el('li', {}, link(one.slug, one.name))))
+                : null,
+            );
+          }),
+        ),
+    site.pages.length > 0
+      ? el(
+          'ul',
+          { className: ['site'] },
+          ...site.pages.map(({ path, title }) => el('li', {}, el('a', { href: path }, title))),
+        )
+      : null,
   );
 }
 

@@ -15,6 +15,8 @@ header.blog { padding-top: 28px; padding-bottom: 18px; border-bottom: 1px solid 
 header.blog .name { margin: 0 0 8px; font-size: 20px; font-weight: 700; }
 header.blog .name a { color: inherit; text-decoration: none; }
 header.blog ul { list-style: none; margin: 0; padding: 0; display: flex; flex-wrap: wrap; gap: 4px 18px; font-size: 15px; }
+header.blog ul.site { margin-top: 6px; font-size: 14px; }
+header.blog ul.site a { color: var(--soft); }
 header.blog li ul { display: inline-flex; margin-left: 12px; gap: 4px 12px; font-size: 14px; }
 main { padding-top: 36px; padding-bottom: 48px; }
 footer.blog { border-top: 1px solid var(--line); padding-top: 18px; padding-bottom: 40px; font: 15px/1.5 system-ui, sans-serif; color: var(--soft); }

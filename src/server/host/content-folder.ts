@@ -164,9 +164,10 @@ export class ContentFolder {
     if (known !== null && known !== version)
       throw new HostProblem('changed', `The file ${path} was changed since it was read.`);
     const { text } = decodeText(bytes);
-    const next = isHtml(path)
-      ? writeHtmlPage(document, document.fields.metaTitle)
-      : patchMarkdown(text, document);
+    // A file that does not say when it was changed does not begin to: version control knows.
+    const { updated } = isHtml(path) ? readHtml(text).fields : splitFrontMatter(text).fields;
+    const post = updated ? document : { ...document, fields: { ...document.fields, updated: '' } };
+    const next = isHtml(path) ? writeHtmlPage(post, post.fields.metaTitle) : patchMarkdown(text, post);
     if (next !== text) writeWhole(this.placeOf(path), next);
   }
 

@@ -123,7 +123,7 @@ describe('a folder of posts', () => {
     const [file] = content.list();
     expect(file.path).toBe('posts/2026-11-01-rye-loaf.md');
     const at = { url: `folder:${file.path}`, known: content.read(file.path).version };
-    await send({ title: 'A darker rye loaf', slug: '' }, at);
+    await send({ title: 'A darker rye loaf', slug: '', updated: '2026-11-29T12:00:00Z' }, at);
     expect(lines()).toEqual(["-title: 'A rye loaf'", "+title: 'A darker rye loaf'"]);
     const [next] = content.list();
     await send(

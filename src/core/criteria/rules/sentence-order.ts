@@ -14,8 +14,8 @@ const LEAST = 0.6;
  * honest text seldom falls short, though a shuffled short one then passes often.
  */
 function corners(sentences: number): [number, number] {
-  const full = Math.max(0.3, Math.min(4.5, sentences / 28 - 0.9));
-  return [full - 1, full];
+  const full = Math.max(0.4, Math.min(4.5, sentences / 28 - 0.85));
+  return [full - 0.8, full];
 }
 
 export const sentenceOrder = criterion({

@@ -23,13 +23,13 @@ export function Import() {
   const [whenKnown, setWhenKnown] = useState<WhenKnown>('leave');
   const [over, setOver] = useState(false);
   if (!site) return <Waiting />;
-  const bring = (files: readonly PathFile[]) => {
-    if (files.length) attempt(importFiles(site, files, whenKnown));
+  const bring = (files: readonly PathFile[], served = '') => {
+    if (files.length) attempt(importFiles(site, files, whenKnown, served));
   };
   const drop = (event: DragEvent) => {
     event.preventDefault();
     setOver(false);
-    attempt(droppedFiles(event.dataTransfer).then(bring));
+    attempt(droppedFiles(event.dataTransfer).then((files) => bring(files)));
   };
   return (
     <main className="h-full overflow-auto">
@@ -61,7 +61,7 @@ export function Import() {
                 <FileUp size={16} aria-hidden />
                 Choose files
               </FileButton>
-              <ServedFolder onOpen={bring} />
+              <ServedFolder onOpen={(files) => bring(files, 'folder')} />
               <FileButton label="Folder to import" folder onFiles={(files) => bring(chosenFiles(files))}>
                 <FolderUp size={16} aria-hidden />
                 Choose a folder

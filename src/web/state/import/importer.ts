@@ -12,6 +12,7 @@ import { counted } from '../../ui/figures.ts';
 import { ReadingClient } from '../../workers/reading-client.ts';
 import { store } from '../store.ts';
 import { type AccountLine, importEnded, importMoved, importStarted, TAKEN_BACK_BUT } from './import-run.ts';
+import { knowFile } from './know-file.ts';
 
 /** Milliseconds between two tellings of how far it is. */
 const TELL_EVERY = 120;
@@ -30,6 +31,8 @@ class ImportRun {
   constructor(
     private site: SiteRow,
     private readonly whenKnown: WhenKnown,
+    /** Name of the archive that holds the folder which the server has open; empty: the files are from elsewhere. */
+    private readonly served = '',
   ) {}
 
   stop(): void {
@@ -148,6 +151,8 @@ class ImportRun {
         finder,
       );
       if (undo) this.undos.push(undo);
+      if (this.served && outcome === 'new' && posts.length === 1)
+        await knowFile(this.site, id, file.path.slice(this.served.length + 1), file.file);
       const came = pictures ? `, with ${counted(pictures, 'picture')}` : '';
       const said = {
         new: `"${title}" is a new post (${kind}${came}).`,
@@ -228,11 +233,12 @@ async function started(
   site: SiteRow,
   whenKnown: WhenKnown,
   work: (next: ImportRun) => Promise<void>,
+  served = '',
 ): Promise<void> {
   const { state } = store.getState().importRun;
   // One at a time; and what is being taken back must be out before anything else comes in.
   if (state === 'running' || state === 'undoing') return;
-  const next = new ImportRun(site, whenKnown);
+  const next = new ImportRun(site, whenKnown, served);
   run = next;
   store.dispatch(importStarted());
   try {
@@ -242,12 +248,13 @@ async function started(
   }
 }
 
-/** Brings files in; how far it is stands in the store. One import runs at a time. */
+/** Brings files in; how far it is stands in the store. One import runs at a time. `served` names the archive of the open folder. */
 export const importFiles = (
   site: SiteRow,
   files: readonly ImportFile[],
   whenKnown: WhenKnown,
-): Promise<void> => started(site, whenKnown, (next) => next.files(files));
+  served = '',
+): Promise<void> => started(site, whenKnown, (next) => next.files(files), served);
 
 /** Brings a pasted list of addresses in as pages. */
 export const importAddresses = (site: SiteRow, text: string): Promise<void> =>

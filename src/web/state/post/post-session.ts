@@ -163,8 +163,10 @@ export class PostSession {
   }
 
   /** Keeps the post as it stands as a version, with a name where the writer gives one. */
-  keepVersion(reason: VersionReason, name = ''): Promise<VersionRow> {
-    return this.versions.keep(this.content, reason, name);
+  keepVersion(reason: VersionReason, name = '', fields: Partial<PostFields> = {}): Promise<VersionRow> {
+    const { document, outline } = this.content;
+    const content = { document: { ...document, fields: { ...document.fields, ...fields } }, outline };
+    return this.versions.keep(content, reason, name);
   }
 
   /**

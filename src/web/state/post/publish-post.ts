@@ -87,23 +87,30 @@ export async function publishPost(
   const release = way ? releaseBy(way, given) : undefined;
   // Before anything of the post is touched: is there anybody to hand it to?
   if (way) await standIn();
-  const back = session.change({
-    fields: datesOfGoingOut(session.document.fields, release?.out ?? '', at, new Date().toISOString()),
-  });
-  try {
+  const dates = datesOfGoingOut(session.document.fields, release?.out ?? '', at, new Date().toISOString());
+  await session.saved();
+  if (!way) {
+    session.change({ fields: dates });
     await session.saved();
-    const version = await session.keepVersion('time');
-    if (!way) {
-      await exportPost(session, site, 'md');
-      return;
-    }
-    await orderPublishing(session, session.finished, way, release, version.id, passedTo);
-    // Only what was handed over is a version that went out.
-    await keepForGood(version.id);
-  } catch (error) {
-    await back();
-    throw error;
+    await session.keepVersion('time');
+    await exportPost(session, site, 'md');
+    return;
   }
+  // The post says that it goes out only once somebody has taken it: a page that is closed before has promised nothing.
+  const version = await session.keepVersion('time', '', dates);
+  const { fields, draft } = session.finished;
+  await orderPublishing(
+    session,
+    { fields: { ...fields, ...dates }, draft },
+    way,
+    release,
+    version.id,
+    passedTo,
+  );
+  // Only what was handed over is a version that went out.
+  await keepForGood(version.id);
+  session.change({ fields: dates });
+  await session.saved();
   await lookAtSending();
 }
 
