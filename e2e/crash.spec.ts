@@ -7,7 +7,7 @@ import { sized } from './steps/long-form.ts';
 import { startBrowser } from './steps/own-browser.ts';
 import { paste } from './steps/writer.ts';
 
-const KILLS = sized(9, 300);
+const KILLS = sized(6, 300);
 /** Milliseconds after which a typed word must outlive the browser, however busy the machine. */
 const SAFE_AFTER = 1000;
 /** Milliseconds between two beats of the page, and the most between two while it was left to run. */
