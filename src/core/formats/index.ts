@@ -4,7 +4,8 @@
  * `site-file` is the `site.json` of an exported folder, `score-report-json` the report for programs,
  * `source-lines` where a draft's places stand in its file,
  * `picture-size` what a picture file tells about itself. `incoming` reads any file that can be brought into a site:
- * posts, a `feed`, a `sitemap` (both over `read-xml`), an `address-list`. `study-file` is a study as the command line takes it. `page-files` reads other people's pages for a study. `market-answer` is what sources of keyword
+ * posts, a `feed`, a `sitemap` (both over `read-xml`), an `address-list`. `study-file` is a study as the command line takes it. `page-files` reads other people's pages for a study; `redirects` are tables of
+ * old addresses, in and out, and lines for web servers. `market-answer` is what sources of keyword
  * figures say.
  */
 export { type Backup, type ReadBackup, readBackupFile, writeBackupFile } from './backup.ts';

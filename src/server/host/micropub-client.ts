@@ -231,8 +231,13 @@ export class MicropubClient implements BlogHost {
   }
 
   async remove(url: string, leadsTo: string): Promise<void> {
-    // A property of ours: who does not know it keeps it, or leaves it.
-    if (leadsTo) await this.postJson({ action: 'update', url, replace: { 'leads-to': [leadsTo] } });
+    if (leadsTo)
+      try {
+        await this.postJson({ action: 'update', url, replace: { 'leads-to': [leadsTo] } });
+      } catch (error) {
+        // A property of ours: a host that knows nothing of it takes the post away all the same.
+        if (!(error instanceof HostProblem) || error.kind !== 'refused') throw error;
+      }
     await this.postJson({ action: 'delete', url });
   }
 

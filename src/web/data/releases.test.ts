@@ -1,11 +1,13 @@
 import 'fake-indexeddb/auto';
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { emptyDraft, emptyFields } from '../../core/draft/index.ts';
+import { unknownSite } from '../../core/site/index.ts';
 import type { SendJob } from '../services/publishing.ts';
 import { database, openDatabase } from './database.ts';
 import { addPost, savePost } from './posts.ts';
-import { keepSent, overrule, postsNowOut } from './releases.ts';
+import { keepSent, keepWhereItLeads, overrule, postsNowOut } from './releases.ts';
 import { changeComment, keepAnswer } from './reviews.ts';
+import { siteRow } from './sites.ts';
 import { keepForGood, keepVersion } from './versions.ts';
 
 const NOW = '2026-11-29T12:00:00.000Z';
@@ -13,6 +15,7 @@ const document = {
   fields: {
     ...emptyFields(),
     title: 'Tides',
+    slug: 'tides',
     status: 'scheduled' as const,
     date: '2026-11-30T09:00:00.000Z',
   },
@@ -27,6 +30,7 @@ const job = (more: Partial<SendJob> = {}): SendJob => ({
   action: 'publish',
   state: 'done',
   url: 'http://127.0.0.1:4311/journal/tides',
+  leadsTo: '',
   version: '"1"',
   tries: 1,
   next: '',
@@ -80,6 +84,29 @@ describe('a post that was sent', () => {
     expect((await row()).release?.withdrawn).toBe(true);
     await keepSent([job({ action: 'restore', ended: '2026-11-29T14:00:00.000Z' })]);
     expect((await row()).release).toMatchObject({ withdrawn: false, versionId: 'none' });
+  });
+  it('leads on while it is withdrawn, and no longer', async () => {
+    await database().sites.put({ ...siteRow('s', unknownSite()), addressPattern: '/journal/{slug}' });
+    const leads = async () =>
+      ((await database().sites.get('s'))?.redirects ?? []).map(({ from, to }) => [from, to]);
+    const out = { out: '2026-11-01T09:00:00.000Z' };
+    await keepSent([job()]);
+    await database().posts.update('p', { release: { ...(await row()).release!, ...out } });
+    const path = `/journal/${document.fields.slug}`;
+    await keepWhereItLeads(job({ action: 'withdraw', leadsTo: '/journal/other' }));
+    expect(await leads()).toEqual([[path, '/journal/other']]);
+    await keepWhereItLeads(job({ action: 'restore' }));
+    expect(await leads()).toEqual([]);
+    await keepWhereItLeads(job({ action: 'withdraw' }));
+    expect(await leads()).toEqual([[path, null]]);
+    await keepWhereItLeads(job());
+    expect(await leads()).toEqual([]);
+    // What readers never had leads nowhere.
+    await database().posts.update('p', {
+      release: { ...(await row()).release!, out: '2030-01-01T09:00:00.000Z' },
+    });
+    await keepWhereItLeads(job({ action: 'withdraw' }));
+    expect(await leads()).toEqual([]);
   });
   it('is out once its time has come', async () => {
     const { id: revision } = await keepVersion(

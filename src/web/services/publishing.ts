@@ -29,6 +29,8 @@ export interface SendJob {
   action: 'publish' | 'withdraw' | 'restore';
   state: 'waiting' | 'sending' | 'done' | 'failed' | 'changed' | 'given-up';
   url: string;
+  /** Where readers of a withdrawn post are led; empty: it is gone for good. */
+  leadsTo: string;
   version: string | null;
   tries: number;
   /** UTC instant of the next try; empty: none. */
@@ -47,10 +49,11 @@ export interface SendJob {
 
 /** What a page hands over. */
 export interface SendOrder
-  extends Pick<SendJob, 'siteId' | 'postId' | 'title' | 'way' | 'action' | 'url' | 'due' | 'revision'> {
+  extends Pick<
+    SendJob,
+    'siteId' | 'postId' | 'title' | 'way' | 'action' | 'url' | 'leadsTo' | 'due' | 'revision'
+  > {
   known: string | null;
-  /** Where readers of a withdrawn post are led; empty: it is gone for good. */
-  leadsTo: string;
   /** It was taken from its readers, and is given back to them by being published. */
   withdrawn: boolean;
   properties: EntryProperties;

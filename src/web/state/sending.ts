@@ -4,7 +4,7 @@ import type { PostFields } from '../../core/draft/index.ts';
 import { isForReaders } from '../../core/site/index.ts';
 import { database } from '../data/database.ts';
 import { loadPost, savePost } from '../data/posts.ts';
-import { keepSent, postsNowOut } from '../data/releases.ts';
+import { keepSent, keepWhereItLeads, postsNowOut } from '../data/releases.ts';
 import { type SendJob, sendJobs } from '../services/publishing.ts';
 import { setFieldsOfOpen } from './post/open-sessions.ts';
 
@@ -40,9 +40,9 @@ const SAID = { publish: 'stands on the blog now', withdraw: 'is withdrawn', rest
 /** Takes in what became of posts on their way, and of those whose time has come. */
 async function takeIn(now: readonly SendJob[]): Promise<void> {
   const own = (await database().sites.toArray()).map(({ id }) => id);
-  for (const { action, title, postId, isLater, revision } of await keepSent(
-    now.filter((job) => own.includes(job.siteId)),
-  )) {
+  for (const job of await keepSent(now.filter(({ siteId }) => own.includes(siteId)))) {
+    const { action, title, postId, isLater, revision } = job;
+    await keepWhereItLeads(job);
     if (action === 'withdraw') await takeFields(postId, { status: 'draft' });
     if (action === 'restore') await takeFields(postId, { status: 'published' });
     const row = await database().posts.get(postId);

@@ -1,8 +1,6 @@
 import { entryProperties } from '../../../core/blog/index.ts';
 import { type PostDocument, pictureAddresses } from '../../../core/draft/index.ts';
 import { datesOfGoingOut, type OutAt } from '../../../core/release/index.ts';
-import { pathOfPost, withRedirect } from '../../../core/site/index.ts';
-import { changeRow } from '../../data/change-row.ts';
 import { database } from '../../data/database.ts';
 import { pictureRow } from '../../data/picture-store.ts';
 import type { PostRelease, SiteRow } from '../../data/post-rows.ts';
@@ -116,7 +114,7 @@ export async function publishPost(
 
 /**
  * Takes a published post from its readers, who are led to `leadsTo` instead (empty: it is gone for good), or gives it back to
- * them. The redirect stands in the site's table too, for whoever serves its pages.
+ * them.
  */
 export async function orderAgain(
   session: PostSession,
@@ -146,19 +144,5 @@ export async function orderAgain(
     },
     fileOf,
   );
-  const from = pathOfPost(session.document.fields, { ...site, pages: null });
-  // What readers never had leads nowhere.
-  if (from !== null && Date.parse(release.out) <= Date.now())
-    await changeRow(database().sites, session.siteId, ({ redirects = [] }) => ({
-      redirects:
-        action === 'withdraw'
-          ? withRedirect(redirects, {
-              from,
-              to: leadsTo || null,
-              since: new Date().toISOString(),
-              why: 'The post was withdrawn',
-            })
-          : redirects.filter((redirect) => redirect.from !== from),
-    }));
   await lookAtSending();
 }
