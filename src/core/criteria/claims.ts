@@ -8,11 +8,11 @@ const FIGURE = new RegExp(
     // "100% free" is a way of speaking, "0x%08" is code.
     '\\d\\s?(?:%(?![\\w])|per ?cent\\b)(?<!\\b100\\s?(?:%|per ?cent)(?! of\\b))',
     `\\b(?:${DIGITS}|one|two|three|four|five|six|seven|eight|nine|ten) (?:out of|in) (?:every )?(?:${DIGITS}|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|a hundred)\\b(?! (?:years?|months?|weeks?|days?|hours?|minutes?|seconds?|summers?|winters?|seasons?)\\b)`,
-    '\\b(?:half|a third|a quarter|two thirds|three quarters) of (?:all|our|the|those|these|riders|people|readers)\\b',
+    '\\b(?:half|a third|a quarter|two thirds|three quarters) of (?:all|our|those|these|riders|people|readers|the (?:\\p{L}+ ){0,2}\\p{L}+[^s\\P{L}]s)\\b',
     `\\b(?:twice|thrice|(?:two|three|four|five|six|seven|eight|nine|ten|${DIGITS}) times) (?:as|more|less|the|faster|slower|longer|higher|lower)\\b`,
     '\\b[1-9]\\d{0,11}x\\b',
   ].join('|'),
-  'i',
+  'iu',
 );
 
 const MONEY = /[$£€¥]\s?\d|\b\d[\d.,]{0,20}\s?(?:dollars?|pounds?|euros?|pence|cents)\b/i;

@@ -72,8 +72,8 @@ const CASES: [CriterionId, Case, string | RegExp][] = [
   ['alt-quality', { md: `${PROSE}\n\n![Photo of a tent by the lake](/a.jpg)` }, 'Say "A tent by the lake"'],
   [
     'alt-keyword',
-    { keyword: 'two-person tent', md: `${PROSE}\n\n![Smoke rises by the tent](/a.jpg)` },
-    'Say "Smoke rises by the two-person tent"',
+    { keyword: 'light two-person tent', md: `${PROSE}\n\n![Smoke rises by the tent](/a.jpg)` },
+    'Say "Smoke rises by the light two-person tent"',
   ],
   [
     'links-internal',

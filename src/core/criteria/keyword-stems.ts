@@ -51,3 +51,21 @@ export function boundStems(
   }
   return bound;
 }
+
+/** Part of the keyword's words, by their weight, by which a short text names its subject: "canal-towpath-lock" of canal towpath cycling. */
+const NAMES_IT = 0.4;
+
+/** Whether a short text beside a picture (its name, its alt text) names what the keyword is about, by enough of its words. */
+export function namesSubject(
+  text: string,
+  {
+    keywordStems,
+    vocabulary,
+    bases,
+  }: { keywordStems: readonly KeywordStem[]; vocabulary: Vocabulary; bases: WordBases },
+): boolean {
+  if (keywordStems.length < 2) return false;
+  const held = new Set(Array.from(tokenize(text, vocabulary).ids, (id) => bases.stem(id)));
+  const sum = (stems: readonly KeywordStem[]) => stems.reduce((all, { weight }) => all + weight, 0);
+  return sum(keywordStems.filter(({ stem }) => held.has(stem))) >= NAMES_IT * sum(keywordStems);
+}

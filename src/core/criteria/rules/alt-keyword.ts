@@ -1,4 +1,3 @@
-import { tokenize } from '../../language/index.ts';
 import { criterion, type Fix } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { altEdit, altFor } from '../fixing/alt-texts.ts';
@@ -7,18 +6,12 @@ import { firstFixes } from '../fixing/first-fixes.ts';
 import { placesToName } from '../fixing/naming.ts';
 import { imagePlaces } from '../image-reading.ts';
 import { measure, NO_KEYWORD } from '../judging.ts';
+import { namesSubject } from '../keyword-stems.ts';
 
-/** Part of a keyword's words by which an alt text names it: no picture shows "rent a touring bike", one shows the bike. */
-const NAMED = 0.6;
-
-/** How far an alt text names the keyword or a supporting one: as matched, or by most of the keyword's words. */
+/** How far an alt text names the keyword or a supporting one: as matched, or by enough of the keyword's words. */
 function namedIn(alt: string, facts: DraftFacts): number {
   const matched = facts.targetValueIn(alt);
-  const { bases, keywordStems, vocabulary } = facts.reader;
-  if (matched > 0 || keywordStems.length < 2) return matched;
-  const own = new Set(Array.from(tokenize(alt, vocabulary).ids, (id) => bases.stem(id)));
-  const held = keywordStems.filter(({ stem }) => own.has(stem)).length;
-  return held > 1 && held >= keywordStems.length * NAMED ? 1 : 0;
+  return matched === 0 && namesSubject(alt, facts.reader) ? 1 : matched;
 }
 
 export const altKeyword = criterion({

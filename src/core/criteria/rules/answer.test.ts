@@ -17,6 +17,11 @@ describe('answer', () => {
       { keyword: 'how to fix a flat', md: `Turn the bike over. Take the wheel out. ${PROSE}` },
       1,
     ],
+    [
+      'steps by other verbs',
+      { keyword: 'how to pack a tent', md: `Roll the tent. Shake it first. ${PROSE}` },
+      1,
+    ],
     ['steps in a list', { keyword: 'how to fix a flat', md: `1. The wheel\n2. The tube\n\n${PROSE}` }, 1],
     [
       'a number',

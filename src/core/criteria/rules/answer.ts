@@ -1,9 +1,11 @@
 import {
   areVariants,
   inflectionCandidates,
+  isDeterminer,
   isFunctionWord,
   isLikelyVerb,
   normalForm,
+  partOfSpeech,
   plainWords,
 } from '../../language/index.ts';
 import { type BlockReading, sentenceSpans } from '../block-reader.ts';
@@ -129,12 +131,23 @@ function answersIn(
     const said = block.text.slice(start, end);
     // A question is no answer.
     if (/\?["'”’)]*$/.test(said)) return false;
-    if (form === 'steps') return ORDER.test(said);
+    if (form === 'steps') return ORDER.test(said) || ordersSomething(said);
     if (form === 'price') return PRICE.test(said);
     if (form === 'number') return NUMBER.test(said) && names(said, 0.34);
     if (form === 'comparison') return COMPARING.test(said);
     return statesOf(said, names);
   });
+}
+
+/** Whether a sentence begins with a verb and what it is to be done with: "Roll the tent", "Shake it". */
+function ordersSomething(said: string): boolean {
+  const [first, second] = plainWords(said.slice(0, 60));
+  const part = first === undefined ? undefined : partOfSpeech(first);
+  return (
+    (part === 'v' || part === 'm') &&
+    second !== undefined &&
+    (isDeterminer(second) || /^(?:it|them|both)$/.test(second))
+  );
 }
 
 /** Sentences that show what they are about: "Here are thirty touring terms". */

@@ -43,6 +43,15 @@ describe('claims-sourced', () => {
       { md: `${PROSE} One of us has opened one in six years.` },
       null,
     ],
+    ['half of what is no number of things', { md: `${PROSE} That is half of the truth at best.` }, null],
+    ['half of the people', { md: `${PROSE} Half of the older riders turn back.` }, 0],
+    [
+      'prices of a list below a paragraph of the house',
+      {
+        md: `${PROSE}\n\nThe sea is cold.\n\nAll of it is done in our shop.\n\n- Tube: £6\n- Tyre: £20\n- Wheel: about £90\n- Frame: from £200\n- Bell: £4\n\nThe sea is cold.\n\nNobody swims.`,
+      },
+      1,
+    ],
     ['own data', { md: `${PROSE} Eight in ten riders rest.`, ownFigures: ['Eight in ten riders rest.'] }, 1],
     [
       'what the writer has counted',

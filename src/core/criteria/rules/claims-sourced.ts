@@ -25,6 +25,17 @@ function speaksOfItself(block: Block | undefined): boolean {
   return speaks;
 }
 
+/** The two blocks before and behind one; those around its whole list or table, where it stands in one. */
+function aroundOf(readings: DraftFacts['readings'], index: number): number[] {
+  const { container } = readings[index];
+  let [first, last] = [index, index];
+  if (container !== '') {
+    while (readings[first - 1]?.container === container) first -= 1;
+    while (readings[last + 1]?.container === container) last += 1;
+  }
+  return [first - 2, first - 1, last + 1, last + 2];
+}
+
 /** A figure that a draft states, and what stands for it. */
 export interface StatedFigure extends Evidence {
   /** A link in its sentence or the next, the writer's own count, or nothing. */
@@ -41,7 +52,7 @@ export function statedFigures({ totals, fields, readings }: DraftFacts): StatedF
   for (const { reading, index } of totals.withClaims)
     for (const { start, end, quote, price, sourced, href } of reading.claims) {
       // "A weekend costs £58" between paragraphs that say "we" is the house's own.
-      if (price && [-2, -1, 1, 2].some((off) => speaksOfItself(readings[index + off]?.block))) continue;
+      if (price && aroundOf(readings, index).some((at) => speaksOfItself(readings[at]?.block))) continue;
       if (title !== '' && Math.abs(quote.length - title.length) < NEAR && keyOf(quote) === title) continue;
       figures.push({
         block: index,

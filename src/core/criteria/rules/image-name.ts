@@ -1,8 +1,8 @@
-import { tokenize } from '../../language/index.ts';
 import { criterion } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { imageName, imagePlaces } from '../image-reading.ts';
 import { measure, NO_KEYWORD } from '../judging.ts';
+import { namesSubject } from '../keyword-stems.ts';
 
 const CAMERA =
   /^(?:img|dsc|dscn|dscf|pxl|mvi|gopr|p\d|image|photo|picture|screenshot|untitled|unnamed|scan|foto|bild)$/i;
@@ -17,19 +17,11 @@ export function isTellingName(name: string, [fewest, most]: [number, number]): b
   return words.length >= fewest && words.length <= most;
 }
 
-/** Part of the keyword's words, by their weight, that names its subject: a file's name is short. */
-const NAMES_IT = 0.4;
-
-/** What a name is worth that names the keyword, or enough of its words ("canal-lock" of canal towpath cycling). */
+/** What a name is worth that names the keyword, or what it is about. */
 function nameTarget(facts: DraftFacts, src: string): number {
   const name = imageName(src).replace(/[-_]+/g, ' ');
   const { value } = facts.keywordIn(name);
-  const { keywordStems, vocabulary, bases } = facts.reader;
-  if (value === 1 || keywordStems.length < 2) return value;
-  const held = new Set(Array.from(tokenize(name, vocabulary).ids, (id) => bases.stem(id)));
-  const sum = (stems: typeof keywordStems) => stems.reduce((all, { weight }) => all + weight, 0);
-  const named = sum(keywordStems.filter(({ stem }) => held.has(stem)));
-  return named >= NAMES_IT * sum(keywordStems) ? 1 : value;
+  return value < 1 && namesSubject(name, facts.reader) ? 1 : value;
 }
 
 export const imageNames = criterion({
