@@ -87,7 +87,7 @@ function beginningOf(form: string, opens: boolean): number {
 /** What the sentences of a block are like. */
 export interface StyleReading {
   /** By trait, how many sentences have it. */
-  traits: Uint16Array;
+  traits: Uint32Array;
   /** Sentences that lean on what stands before them ("It", "But", "Take it off"). */
   leaning: number;
   /** Whether the first one does. */
@@ -127,7 +127,7 @@ export class SentenceStyles {
   }
 
   read(text: string, { length, ids, sentences, starts }: Tokens): StyleReading {
-    const traits = new Uint16Array(TRAITS);
+    const traits = new Uint32Array(TRAITS);
     let leaning = 0;
     let opensLeaning = false;
     for (let from = 0; from < length; ) {

@@ -49,9 +49,10 @@ export interface WholeTextReading {
 /**
  * Tells whether the sentences of a draft stand in order: whether sentences of one paragraph, and of one section, share
  * words, or are alike (in whom they speak of, in time, beginning and length), oftener than sentences drawn by chance would;
- * whether sections speak of their headings; whether paragraphs begin with sentences that lean on one before. The chance is worked out, not drawn: for a word in k of M sentences the number of pairs
- * in one cell has mean k(k-1)/2 p and the variance of draws without replacement. What was counted for the last draft is kept,
- * so that a change costs only the sections it touches. Sentences that stand more than once are counted on the way.
+ * whether sections speak of their headings; whether paragraphs begin with sentences that lean on one before. The chance is
+ * worked out, not drawn: for a word in k of M sentences the number of pairs in one cell has mean k(k-1)/2 p and the variance
+ * of draws without replacement. What was counted for the last draft is kept, so that a change costs only the sections it
+ * touches. Sentences that stand more than once are counted on the way.
  */
 export class WholeText {
   /** Words are numbered anew for each text: stems are numbered over all that was ever read. */
@@ -212,7 +213,7 @@ export class WholeText {
     }
   }
 
-  private countTraits(section: Section, own: Uint16Array, sign: 1 | -1): void {
+  private countTraits(section: Section, own: Uint32Array, sign: 1 | -1): void {
     for (let trait = 0; trait < TRAITS; trait++) {
       const count = own[trait];
       if (count === 0) continue;

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { comparablePath } from '../listing/index.ts';
-import { type Redirect, redirectedTo, withRedirect } from '../site/index.ts';
+import { isLeadable, type Redirect, redirectedTo, withRedirect } from '../site/index.ts';
 
 const COLUMNS = ['from', 'to', 'status', 'since', 'why'] as const;
 const GONE = '410';
@@ -111,7 +111,7 @@ export function readRedirects(text: string, known: readonly Redirect[], now: str
       continue;
     }
     const isGone = target === '' || cell(row, 'status') === GONE;
-    if (!isGone && !/^(?:https?:\/\/\S+|\/[^/\\]\S*|\/)$/i.test(target)) {
+    if (!isGone && !isLeadable(target)) {
       problems.push(`Line ${line + 1}: "${target.slice(0, 60)}" is nothing that ${from} can lead to.`);
       continue;
     }

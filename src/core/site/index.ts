@@ -12,6 +12,6 @@ export { type ChecklistItem, emptyHouse, type House, houseFields, researchRulesO
 export { type IndexedPost, indexedPost } from './indexed-post.ts';
 export * from './linking/index.ts';
 export { isForReaders, openToReaders, type PublishingNeed, publishingNeeds } from './publishing.ts';
-export { type Redirect, redirectedTo, withoutRedirect, withRedirect } from './redirects.ts';
+export { isLeadable, type Redirect, redirectedTo, withoutRedirect, withRedirect } from './redirects.ts';
 export { pathOfPost, SiteIndex } from './site-index.ts';
 export { regionOf, type SitePage, type SiteSettings, unknownSite } from './site-settings.ts';

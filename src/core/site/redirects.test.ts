@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Redirect, redirectedTo, withoutRedirect, withRedirect } from './redirects.ts';
+import { isLeadable, type Redirect, redirectedTo, withoutRedirect, withRedirect } from './redirects.ts';
 
 const redirect = (from: string, to: string | null): Redirect => ({
   from,
@@ -40,4 +40,20 @@ describe('redirects of a site', () => {
     expect(ends(withRedirect([redirect('/a', '/b')], redirect('/a', '/c')))).toEqual(['/a > /c']));
   it('take any word for a path', () =>
     expect(redirectedTo('constructor', [redirect('__proto__', '/b')])).toBeUndefined());
+});
+
+describe('where readers may be led', () => {
+  it.each(['/a', '/', '/a/b?c=d', 'https://other.example/x', 'http://other.example'])('%s', (to) =>
+    expect(isLeadable(to)).toBe(true),
+  );
+  it.each([
+    '',
+    'a',
+    '//other.example',
+    '/\\other.example',
+    'javascript:alert(1)',
+    'data:text/html,x',
+    '/a b',
+    'ftp://x.example',
+  ])('not: %s', (to) => expect(isLeadable(to)).toBe(false));
 });

@@ -60,4 +60,10 @@ export const withoutRedirect = (
     (redirect) => redirect.from !== comparablePath(to),
   );
 
+/**
+ * Whether readers may be led there: a path of the site, or an address of the web; no address that runs or that leaves the host
+ * by two slashes.
+ */
+export const isLeadable = (to: string): boolean => /^(?:\/(?![/\\])\S*|https?:\/\/\S+)$/i.test(to);
+
 const isElsewhere = (address: string): boolean => /^[a-z][a-z0-9+.-]*:|^\/\//i.test(address);

@@ -15,7 +15,7 @@ import {
   textOfProperty,
 } from '../../core/blog/index.ts';
 import { comparablePath, slugOf } from '../../core/listing/index.ts';
-import { type Redirect, redirectedTo, withRedirect } from '../../core/site/index.ts';
+import { isLeadable, type Redirect, redirectedTo, withRedirect } from '../../core/site/index.ts';
 import { RecordStore, writeWhole } from './record-store.ts';
 
 /** A post as the blog keeps it. */
@@ -48,9 +48,6 @@ const ENDINGS = new Map([
   ['webp', 'webp'],
   ['avif', 'avif'],
 ]);
-
-/** A path of the blog or an address of the web: nothing else is led to. */
-const isPlace = (to: string): boolean => /^(?:\/(?![/\\])\S*|https?:\/\/\S+)$/i.test(to);
 
 /** A post that readers can open now: published, and its time has come. */
 const isOut = ({ properties, isDeleted }: KeptPost, now: number): boolean => {
@@ -173,7 +170,7 @@ export class BlogStore {
     const post = this.byPath(path);
     if (post && isOut(post, this.clock())) return { entry: this.entryOf(post) };
     const instead = post?.isDeleted ? textOfProperty(post.properties, 'leads-to') : '';
-    if (isPlace(instead) && comparablePath(instead) !== comparablePath(path)) return { to: instead };
+    if (isLeadable(instead) && comparablePath(instead) !== comparablePath(path)) return { to: instead };
     const to = redirectedTo(comparablePath(path) ?? path, this.redirects);
     if (typeof to === 'string') return { to };
     return to === null || post?.isDeleted ? 'gone' : null;

@@ -8,8 +8,11 @@ import {
   wholeFields,
 } from '../../core/draft/index.ts';
 import { slugOf } from '../../core/listing/index.ts';
+import { isLeadable } from '../../core/site/index.ts';
 import type { JobPicture, SendOrder, Way } from './send-job.ts';
 
+/** Characters of an address. */
+const MOST_ADDRESS = 2000;
 /** Most pictures that one post brings. */
 const MOST_PICTURES = 500;
 
@@ -75,7 +78,8 @@ export function readOrder(given: unknown): SendOrder | null {
     action,
     url: url as string,
     known,
-    leadsTo: isPlace(given['leadsTo']) ? given['leadsTo'] : '',
+    leadsTo:
+      isText(given['leadsTo']) && isLeadable(given['leadsTo']) ? given['leadsTo'].slice(0, MOST_ADDRESS) : '',
     withdrawn: given['withdrawn'] === true,
     properties,
     document: readDocument(given['document']),
@@ -84,10 +88,6 @@ export function readOrder(given: unknown): SendOrder | null {
     revision: revision as string,
   };
 }
-
-/** A path of the site or an address of the web, where readers may be led. */
-const isPlace = (given: unknown): given is string =>
-  isText(given) && given.length < 2000 && /^(?:\/(?![/\\])\S*|https?:\/\/\S+)$/i.test(given);
 
 /** Most categories of a blog. */
 const MOST_CATEGORIES = 500;

@@ -1,5 +1,5 @@
 import { useId, useMemo, useState } from 'react';
-import { isForReaders, pathOfPost } from '../../../../core/site/index.ts';
+import { isForReaders, isLeadable, pathOfPost } from '../../../../core/site/index.ts';
 import { database } from '../../../data/database.ts';
 import { postsOf } from '../../../data/posts.ts';
 import { useLiveQuery } from '../../../state/use-live-query.ts';
@@ -37,7 +37,6 @@ export function WithdrawForm({
     const pages = (rows?.pages ?? []).map(({ path, title }) => ({ path, title: title || path }));
     return [...posts, ...pages].sort((a, b) => a.title.localeCompare(b.title));
   }, [rows, site, session.id]);
-  const isPlace = /^(?:\/(?![/\\])\S*|https?:\/\/\S+)$/i.test(to.trim());
   return (
     <form
       aria-label="Withdraw this post"
@@ -82,7 +81,11 @@ export function WithdrawForm({
           ? 'Choose the page that answers the same question. It stands among the redirects of the site, too.'
           : 'Search drops it sooner that way. The text stays here, and can be put back.'}
       </p>
-      <Button type="submit" disabled={busy || (leads && !isPlace)} className="mt-2 disabled:opacity-50">
+      <Button
+        type="submit"
+        disabled={busy || (leads && !isLeadable(to.trim()))}
+        className="mt-2 disabled:opacity-50"
+      >
         Withdraw it
       </Button>
     </form>
