@@ -38,6 +38,32 @@ describe('redirects as a table', () => {
       ['/b', '/c'],
     ]);
   });
+  it('collapse them in whatever order the lines stand, and end where a page is gone', () => {
+    const { redirects } = readRedirects('/b,/c\n/a,/b\n/d,/e\n/e,\n/f,https://x.example/', [], NOW);
+    expect(redirects.map(({ from, to }) => [from, to])).toEqual([
+      ['/b', '/c'],
+      ['/a', '/c'],
+      ['/d', null],
+      ['/e', null],
+      ['/f', 'https://x.example/'],
+    ]);
+  });
+  it('take the last of several lines for one path', () => {
+    const { redirects } = readRedirects('/a,/b\n/c,/a\n/a,/d', [], NOW);
+    expect(redirects.map(({ from, to }) => [from, to])).toEqual([
+      ['/a', '/d'],
+      ['/c', '/d'],
+    ]);
+  });
+  it.each([
+    ['from its end', (lines: string[]) => lines.reverse()],
+    ['from its beginning', (lines: string[]) => lines],
+  ])('of fifty thousand lines that are one chain are read %s', (_, ordered) => {
+    const lines = ordered(Array.from({ length: 50_000 }, (_, at) => `/p${at},/p${at + 1}`));
+    const { redirects, added } = readRedirects(lines.join('\n'), [], NOW);
+    expect(added).toBe(50_000);
+    expect(new Set(redirects.map(({ to }) => to))).toEqual(new Set(['/p50000']));
+  });
   it('refuse circles and what is no address, by line', () => {
     const { redirects, added, problems } = readRedirects(
       'from,to\n/a,/a\n/b,/c\n/c,/b\n__proto__,/x\n/y,javascript:alert(1)\n',

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { comparablePath } from '../listing/index.ts';
-import { isLeadable, type Redirect, redirectedTo, withRedirect } from '../site/index.ts';
+import { isLeadable, type Redirect } from '../site/index.ts';
 
 const COLUMNS = ['from', 'to', 'status', 'since', 'why'] as const;
 const GONE = '410';
@@ -94,10 +94,10 @@ function columnsOf(row: readonly string[]): { at: Record<string, number>; named:
 export function readRedirects(text: string, known: readonly Redirect[], now: string): ReadRedirects {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
   const problems: string[] = [];
-  let redirects = [...known];
+  const chains = new Chains(known);
   let added = 0;
   const first = data.findIndex((row) => row.some((cell) => cell.trim() !== ''));
-  if (first < 0) return { redirects, added, problems: ['The table is empty.'] };
+  if (first < 0) return { redirects: [...known], added, problems: ['The table is empty.'] };
   const { at, named } = columnsOf(data[first]);
   const cell = (row: readonly string[], column: string) => (row[at[column] ?? -1] ?? '').trim();
   for (let line = named ? first + 1 : first; line < data.length; line++) {
@@ -115,16 +115,12 @@ export function readRedirects(text: string, known: readonly Redirect[], now: str
       problems.push(`Line ${line + 1}: "${target.slice(0, 60)}" is nothing that ${from} can lead to.`);
       continue;
     }
-    const end = isGone ? null : comparablePath(target);
-    if (
-      end === from ||
-      (end !== null && redirectedTo(end, redirects) !== undefined && leadsBack(end, from, redirects))
-    ) {
+    if (!isGone && chains.leadsTo(target, from)) {
       problems.push(`Line ${line + 1}: ${from} would lead round to itself.`);
       continue;
     }
     const since = cell(row, 'since');
-    redirects = withRedirect(redirects, {
+    chains.add({
       from,
       to: isGone ? null : target,
       since: Number.isNaN(Date.parse(since)) ? now : new Date(since).toISOString(),
@@ -132,10 +128,73 @@ export function readRedirects(text: string, known: readonly Redirect[], now: str
     });
     added += 1;
   }
-  return { redirects, added, problems };
+  return { redirects: chains.collapsed(), added, problems };
 }
 
-const leadsBack = (end: string, from: string, redirects: readonly Redirect[]): boolean => {
-  const to = redirectedTo(end, redirects);
-  return typeof to === 'string' && comparablePath(to) === from;
-};
+/** Path of the site at which a target lies; null: it lies elsewhere, or is none. */
+const pathOf = (to: string | null): string | null =>
+  to === null || /^[a-z][a-z0-9+.-]*:|^\/\//i.test(to) ? null : comparablePath(to);
+
+/** Redirects of which each leads on from where another ends; the way along a chain is walked once and kept. */
+class Chains {
+  private readonly byPath: Map<string, Redirect>;
+  /** For a path some path further along its chain. */
+  private further = new Map<string, string>();
+
+  constructor(known: readonly Redirect[]) {
+    this.byPath = new Map(known.map((redirect) => [redirect.from, redirect]));
+  }
+
+  /** The last path of a chain that has a redirect; null where the path has none. */
+  private lastFrom(path: string): Redirect | null {
+    const walked: string[] = [];
+    const met = new Set<string>();
+    let at = path;
+    while (!met.has(at)) {
+      met.add(at);
+      const next = this.further.get(at) ?? pathOf(this.byPath.get(at)?.to ?? null);
+      if (next === null || !this.byPath.has(next)) break;
+      walked.push(at);
+      at = next;
+    }
+    for (const one of walked) if (one !== at) this.further.set(one, at);
+    return this.byPath.get(at) ?? null;
+  }
+
+  /** Whether a target is a path, or leads to it in the end. */
+  leadsTo(target: string, path: string): boolean {
+    const start = pathOf(target);
+    if (start === null) return false;
+    if (start === path || this.passes(start, path)) return true;
+    return pathOf(this.lastFrom(start)?.to ?? null) === path;
+  }
+
+  /** Whether a path that has a redirect already stands on a chain; only then is it walked step by step. */
+  private passes(start: string, path: string): boolean {
+    if (!this.byPath.has(path)) return false;
+    const met = new Set<string>();
+    for (
+      let at: string | null = start;
+      at !== null && !met.has(at);
+      at = pathOf(this.byPath.get(at)?.to ?? null)
+    ) {
+      if (at === path) return true;
+      met.add(at);
+    }
+    return false;
+  }
+
+  add(redirect: Redirect): void {
+    // What was walked past it before led elsewhere.
+    if (this.byPath.has(redirect.from)) this.further = new Map();
+    this.byPath.set(redirect.from, redirect);
+  }
+
+  /** All of them, each to where its chain ends. */
+  collapsed(): Redirect[] {
+    return [...this.byPath.values()].map((redirect) => ({
+      ...redirect,
+      to: (this.lastFrom(redirect.from) ?? redirect).to,
+    }));
+  }
+}

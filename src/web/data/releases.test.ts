@@ -5,10 +5,11 @@ import { unknownSite } from '../../core/site/index.ts';
 import type { SendJob } from '../services/publishing.ts';
 import { database, openDatabase } from './database.ts';
 import { addPost, savePost } from './posts.ts';
-import { keepSent, keepWhereItLeads, overrule, postsNowOut } from './releases.ts';
+import { keepSent, overrule, postsNowOut } from './releases.ts';
 import { changeComment, keepAnswer } from './reviews.ts';
 import { siteRow } from './sites.ts';
 import { keepForGood, keepVersion } from './versions.ts';
+import { keepWhereItLeads } from './where-it-leads.ts';
 
 const NOW = '2026-11-29T12:00:00.000Z';
 const document = {

@@ -1,12 +1,8 @@
 import { useSyncExternalStore } from 'react';
 import { toast } from 'sonner';
-import type { PostFields } from '../../core/draft/index.ts';
-import { isForReaders } from '../../core/site/index.ts';
 import { database } from '../data/database.ts';
-import { loadPost, savePost } from '../data/posts.ts';
-import { keepSent, keepWhereItLeads, postsNowOut } from '../data/releases.ts';
+import { keepSent, postsNowOut } from '../data/releases.ts';
 import { type SendJob, sendJobs } from '../services/publishing.ts';
-import { setFieldsOfOpen } from './post/open-sessions.ts';
 
 /** Milliseconds between two looks: while something is on its way, and else. */
 const SOON = 1000;
@@ -23,41 +19,16 @@ const listeners = new Set<() => void>();
 const isUnderWay = ({ state, next }: SendJob) =>
   state === 'sending' || (state === 'waiting' && (next === '' || Date.parse(next) - Date.now() < 60_000));
 
-async function takeFields(
-  postId: string,
-  fields: Pick<PostFields, 'status'> & Partial<PostFields>,
-): Promise<void> {
-  if (setFieldsOfOpen(postId, fields)) return;
-  const loaded = await loadPost(postId);
-  if (!loaded || loaded.row.fields.status === fields.status) return;
-  const { row, draft, outline } = loaded;
-  const document = { fields: { ...row.fields, ...fields }, draft };
-  await savePost({ id: postId, revision: row.revision, now: new Date().toISOString(), document, outline });
-}
-
-const SAID = { publish: 'stands on the blog now', withdraw: 'is withdrawn', restore: 'is back on the blog' };
-
 /** Takes in what became of posts on their way, and of those whose time has come. */
 async function takeIn(now: readonly SendJob[]): Promise<void> {
   const own = (await database().sites.toArray()).map(({ id }) => id);
-  for (const job of await keepSent(now.filter(({ siteId }) => own.includes(siteId)))) {
-    const { action, title, postId, isLater, revision } = job;
-    await keepWhereItLeads(job);
-    if (action === 'withdraw') await takeFields(postId, { status: 'draft' });
-    if (action === 'restore') await takeFields(postId, { status: 'published' });
-    const row = await database().posts.get(postId);
-    // The page was closed between handing it over and writing so.
-    if (action === 'publish' && row && !isForReaders(row.fields.status)) {
-      const sent = await database().versions.get(revision);
-      if (sent) {
-        const { status, date, updated } = sent.fields;
-        await takeFields(postId, { status, date, updated });
-      }
-    }
-    const waits = action === 'publish' && Date.parse(row?.release?.out ?? '') > Date.now();
-    toast(`“${title}” ${waits || isLater ? 'was handed over and goes out on its day' : SAID[action]}.`);
-  }
-  for (const { id, fields } of await postsNowOut(new Date().toISOString())) {
+  const sent = await keepSent(now.filter(({ siteId }) => own.includes(siteId)));
+  const out = await postsNowOut(new Date().toISOString());
+  if (sent.length + out.length === 0) return;
+  // Seldom, and never before the first screen: it comes when it is wanted.
+  const { takeFields, takeInSent } = await import('./sent-job.ts');
+  for (const job of sent) await takeInSent(job);
+  for (const { id, fields } of out) {
     await takeFields(id, { status: 'published' });
     toast(`“${fields.title}” is out now.`, { duration: 12_000 });
   }
