@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { newPost, openPost, paste } from './steps/writer.ts';
+import { newPost, openPost, paste, toPosts } from './steps/writer.ts';
 
 test('the reader’s view shows the post at three widths, with its pictures, and what is seen before one scrolls', async ({
   page,
@@ -46,6 +46,8 @@ test('nothing in the reader’s view runs or loads; what is embedded is named, a
     .fill(
       'main { background: url(https://spy.example/x.png) rgb(1, 2, 3); } @import "https://spy.example/y.css";',
     );
+  // Left by a link, not by a new page: what was typed last is kept first.
+  await toPosts(page);
   await newPost(page);
   // What gets past the policy of the page, to the network.
   const asked: string[] = [];
