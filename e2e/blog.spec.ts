@@ -57,8 +57,12 @@ test('the pages of the blog have no accessibility fault that can be found, in ei
   };
   for (const path of [
     '/',
+    '/page/2/',
     '/category/routes/',
+    '/category/gear/packing/',
+    '/author/mags-oden/',
     '/journal/hire-bike-fleet',
+    '/journal/bike-tour-budget',
     '/rent',
     '/search?q=tide',
     '/nowhere',

@@ -1,8 +1,9 @@
-import { execFileSync, spawn } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, type Page, test } from '@playwright/test';
+import { underVersionControl } from '../src/server/host/git-folder.test-data.ts';
 import { caretAtEndOf, goTo, saved } from './steps/writer.ts';
 
 const port = Number(process.env['E2E_PORT'] ?? 4317) + 6;
@@ -27,14 +28,7 @@ He sells the reeds by the bundle.
 async function overFolder(): Promise<{ folder: string; lines: () => string[]; stop: () => void }> {
   const folder = mkdtempSync(join(tmpdir(), 'posts-'));
   writeFileSync(join(folder, 'reed-cutter.md'), POST);
-  const git = (...args: string[]) =>
-    execFileSync('git', ['-c', 'user.name=A', '-c', 'user.email=a@a.example', ...args], {
-      cwd: folder,
-      encoding: 'utf8',
-    });
-  git('init', '--quiet');
-  git('add', '.');
-  git('commit', '--quiet', '--message', 'As it was');
+  const lines = underVersionControl(folder);
   const server = spawn(process.execPath, ['scripts/run.mjs', '--content', folder], {
     env: { ...process.env, PORT: String(port), DATA_DIR: mkdtempSync(join(tmpdir(), 'data-')) },
     stdio: 'ignore',
@@ -51,10 +45,7 @@ async function overFolder(): Promise<{ folder: string; lines: () => string[]; st
     .toBe(true);
   return {
     folder,
-    lines: () =>
-      git('diff', '--unified=0')
-        .split('\n')
-        .filter((line) => /^[-+](?![-+]{2})/.test(line)),
+    lines,
     stop: () => server.kill(),
   };
 }

@@ -22,14 +22,30 @@ const SENTENCES = [
   'In winter there is one boat a day, and in fog there is none.',
 ];
 
-/** A new post that is whole: title, slug, text, and a picture that says what it shows. */
-async function wholePost(page: Page, title: string, slug: string): Promise<void> {
-  await newPost(page);
+/** A post begun from an idea that was kept, on its sheet. */
+async function fromIdea(page: Page): Promise<void> {
+  await page.goto('/ideas');
+  await page.getByRole('tab', { name: /Kept/ }).click();
+  await page
+    .getByRole('list', { name: 'Kept ideas' })
+    .getByRole('button', { name: 'Begin the post' })
+    .first()
+    .click();
+  await goTo(page, 'Write');
+  await expect(draft(page)).toBeVisible();
+}
+
+/** A post that is whole: title, slug, text with links, and a picture that says what it shows. */
+async function wholePost(page: Page, title: string, slug: string, begin = newPost): Promise<void> {
+  await begin(page);
   await page.getByLabel('Title', { exact: true }).fill(title);
   await page.getByRole('region', { name: 'Listing' }).getByLabel('Slug').fill(slug);
   await draft(page).click();
   const words = SENTENCES.join(' ');
-  await paste(page, `<p>${words}</p><h2>On the boat</h2><p>${words}</p>`);
+  await paste(
+    page,
+    `<p>${words}</p><h2>On the boat</h2><p>${words}</p><p>See the <a href="/journal/bicycle-ferry">times and fares</a> and the <a href="https://harbour.eddering.example/ferry">board of the harbour</a>.</p>`,
+  );
   await caretAtEndOf(page, draft(page), 'Control+End');
   await page.getByLabel('Picture file', { exact: true }).setInputFiles({
     name: 'ferry.webp',
@@ -109,6 +125,14 @@ test('a post is published, read back, changed, withdrawn and put back', async ({
   await expect
     .poll(() => picture.evaluate((image: HTMLImageElement) => image.naturalWidth))
     .toBeGreaterThan(0);
+  await expect(article.getByRole('link', { name: 'board of the harbour' })).toHaveAttribute(
+    'href',
+    'https://harbour.eddering.example/ferry',
+  );
+  await expect(article.getByRole('link', { name: 'times and fares' })).toHaveAttribute(
+    'href',
+    '/journal/bicycle-ferry',
+  );
   for (const feed of ['/rss.xml', '/atom.xml', '/feed.json', '/sitemap.xml'])
     expect(await (await reader.request.get(blog(feed))).text()).toContain(`/journal/${slug}`);
   await reader.goto(blog('/category/routes/'));
@@ -151,6 +175,19 @@ test('a post is published, read back, changed, withdrawn and put back', async ({
   expect((await reader.request.get(blog(`/journal/${slug}`))).status()).toBe(200);
   await page.getByRole('link', { name: 'Versions' }).click();
   await expect(page.getByText('kept when it was sent out').first()).toBeVisible();
+});
+
+test('a kept idea becomes a post that readers find on its page and in the feeds', async ({ page }) => {
+  const slug = 'the-ferry-of-an-idea';
+  await wholePost(page, 'The ferry of an idea', slug, fromIdea);
+  await goTo(page, 'Release');
+  await sending(page).getByRole('button', { name: 'Publish now' }).click();
+  await standing(page, 'Published');
+  await expect(page.getByRole('region', { name: 'Read back' })).toContainText(
+    'The page stands as it was sent.',
+  );
+  for (const feed of ['/rss.xml', '/atom.xml', '/feed.json'])
+    expect(await (await page.request.get(blog(feed))).text()).toContain(SENTENCES[0].slice(0, 40));
 });
 
 test('a post is scheduled on the clock of the site, and stopped before its time', async ({ page }) => {

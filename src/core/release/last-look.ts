@@ -62,21 +62,18 @@ const SAID_OTHERWISE: ReadonlySet<string> = new Set([...MUST, 'post-size']);
 
 const many = (count: number, one: string, more = `${one}s`) => `${count} ${count === 1 ? one : more}`;
 
+/** Adds items of a level, of which only what is special has to be said. */
+const adderTo =
+  (found: LookItem[], level: LookItem['level']) =>
+  (id: string, text: string, more: Partial<LookItem> = {}): void => {
+    const usual = { gain: 0, at: 'write', field: null, place: null, criterion: null } as const;
+    found.push({ id, level, text, ...usual, ...more });
+  };
+
 function musts(look: LookAt): LookItem[] {
   const { post, criteria, words } = look;
   const found: LookItem[] = [];
-  const add = (id: string, text: string, more: Partial<LookItem> = {}) =>
-    found.push({
-      id,
-      level: 'must',
-      text,
-      gain: 0,
-      at: 'write',
-      field: null,
-      place: null,
-      criterion: null,
-      ...more,
-    });
+  const add = adderTo(found, 'must');
   if (post.fields.title.trim() === '') add('title', 'It has no title. Write one.', { field: 'title' });
   if (slugOf(post.fields.slug) === '')
     add('slug', 'It has no slug, and so no address. Write one.', { field: 'slug' });
@@ -138,18 +135,7 @@ function musts(look: LookAt): LookItem[] {
 function shoulds(look: LookAt): LookItem[] {
   const { post, criteria } = look;
   const found: LookItem[] = [];
-  const add = (id: string, text: string, more: Partial<LookItem> = {}) =>
-    found.push({
-      id,
-      level: 'should',
-      text,
-      gain: 0,
-      at: 'write',
-      field: null,
-      place: null,
-      criterion: null,
-      ...more,
-    });
+  const add = adderTo(found, 'should');
   if (look.leftOver && look.leftOver.blocks > 0)
     add(
       'left-over',

@@ -1,4 +1,3 @@
-import { execFileSync } from 'node:child_process';
 import {
   existsSync,
   mkdirSync,
@@ -14,6 +13,7 @@ import { join } from 'node:path';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { type PostFields, readMarkdown } from '../../core/draft/index.ts';
 import { ContentFolder } from './content-folder.ts';
+import { underVersionControl } from './git-folder.test-data.ts';
 import { order, PICTURE, PICTURE_SHA } from './host.test-data.ts';
 import { openPublishing } from './publishing.ts';
 
@@ -44,23 +44,12 @@ function contentOf(files: Record<string, string> = { 'posts/2026-11-01-rye-loaf.
     mkdirSync(join(folder, path, '..'), { recursive: true });
     writeFileSync(join(folder, path), text);
   }
-  const git = (...args: string[]) =>
-    execFileSync('git', ['-c', 'user.name=A', '-c', 'user.email=a@a.example', ...args], {
-      cwd: folder,
-      encoding: 'utf8',
-    });
-  git('init', '--quiet');
-  git('add', '.');
-  git('commit', '--quiet', '--allow-empty', '--message', 'As it was');
+  const lines = underVersionControl(folder);
   const content = new ContentFolder(folder);
   const publishing = openPublishing(mkdtempSync(join(tmpdir(), 'host-')), '1', {}, () => null, { content });
   closing.push(() => publishing.queue.stop());
   const { queue } = publishing;
   queue.pictures.put(PICTURE_SHA, PICTURE);
-  const lines = () =>
-    git('diff', '--unified=0')
-      .split('\n')
-      .filter((line) => /^[-+](?![-+]{2})/.test(line));
   const send = async (
     fields: Partial<PostFields>,
     { text = POST, url = '', known = null as string | null, pictures = false } = {},
@@ -74,7 +63,7 @@ function contentOf(files: Record<string, string> = { 'posts/2026-11-01-rye-loaf.
     await queue.settled();
     return queue.all().at(-1)!;
   };
-  return { folder, git, lines, send, ...publishing, content };
+  return { folder, lines, send, ...publishing, content };
 }
 
 describe('a folder of posts', () => {

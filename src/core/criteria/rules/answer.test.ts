@@ -10,6 +10,16 @@ describe('answer', () => {
       { keyword: 'what is a tide table', md: `A tide table is a list of the hours of the water. ${PROSE}` },
       1,
     ],
+    [
+      'ways to other pages, which are no steps',
+      { keyword: 'how to bake', md: `- Back\n- Next\n\nThe oven was cold. Nobody came.` },
+      0,
+    ],
+    [
+      'that something else is there',
+      { keyword: 'tide clock', md: `There is a quay with a tide. ${PROSE}` },
+      0,
+    ],
     ['none', { keyword: 'what is a tide table', md: PROSE }, 0],
     ['one that only asks', { keyword: 'what is a tide table', md: `So what is a tide table? ${PROSE}` }, 0],
     [

@@ -123,7 +123,9 @@ function answersIn(
   names: Names,
 ): InBlock {
   const listed = /^(?:list|table)/.test(container);
-  if (listed && (form === 'steps' || form === 'comparison')) return 'whole';
+  if (listed && form === 'comparison') return 'whole';
+  // A table holds no steps, and one word in a list is a way to another page.
+  if (container.startsWith('list') && form === 'steps' && tokens.words > 1) return 'whole';
   if (listed && (form === 'price' ? PRICE : form === 'number' ? /\d/ : /^$/).test(block.text)) return 'whole';
   // What a reader is to do next is no answer.
   if (level > 0 || !prose || block.step !== undefined) return [];
@@ -151,7 +153,7 @@ function ordersSomething(said: string): boolean {
 }
 
 /** Sentences that show what they are about: "Here are thirty touring terms". */
-const SHOWING = /^(?:so |and |but )?(?:here|these|this|there) (?:is|are|come|comes|follow|follows)\b/i;
+const SHOWING = /^(?:so |and |but )?(?:here (?:is|are|comes?|follows?)|these are)\b/i;
 
 /** Whether a sentence states something of what is named: what a statement is about stands before its verb. */
 function statesOf(said: string, names: Names): boolean {

@@ -21,10 +21,16 @@ export function Redirects({ site }: { site: SiteRow }) {
   const { redirects = [] } = site;
   const [problems, setProblems] = useState<string[]>([]);
   const bring = async ([file]: File[]) => {
-    const read = readRedirects(await file.text(), redirects, new Date().toISOString());
+    const text = await file.text();
+    const now = new Date().toISOString();
+    let read = readRedirects(text, redirects, now);
     setProblems(read.problems);
     if (read.added === 0) return;
-    const back = await changeRow(database().sites, site.id, () => ({ redirects: read.redirects }));
+    // Others may have come meanwhile, from another tab: the table is read beside those that are there now.
+    const back = await changeRow(database().sites, site.id, ({ redirects: there = [] }) => {
+      read = readRedirects(text, there, now);
+      return { redirects: read.redirects };
+    });
     offerUndo(`${counted(read.added, 'redirect')} brought`, back, 10_000);
   };
   const remove = async ({ from }: Redirect) => {

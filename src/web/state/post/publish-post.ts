@@ -95,8 +95,9 @@ export async function publishPost(
     return;
   }
   // The post says that it goes out only once somebody has taken it: a page that is closed before has promised nothing.
-  const version = await session.keepVersion('time', '', dates);
+  // What is typed from here on belongs to the next time: version and order are of one moment.
   const { fields, draft } = session.finished;
+  const version = await session.keepVersion('time', '', dates);
   await orderPublishing(
     session,
     { fields: { ...fields, ...dates }, draft },

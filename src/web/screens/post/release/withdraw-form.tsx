@@ -1,4 +1,5 @@
 import { useId, useMemo, useState } from 'react';
+import { comparablePath } from '../../../../core/listing/index.ts';
 import { isForReaders, isLeadable, pathOfPost } from '../../../../core/site/index.ts';
 import { database } from '../../../data/database.ts';
 import { postsOf } from '../../../data/posts.ts';
@@ -37,6 +38,8 @@ export function WithdrawForm({
     const pages = (rows?.pages ?? []).map(({ path, title }) => ({ path, title: title || path }));
     return [...posts, ...pages].sort((a, b) => a.title.localeCompare(b.title));
   }, [rows, site, session.id]);
+  const own = pathOfPost(session.document.fields, { ...site, pages: null });
+  const leadsAway = isLeadable(to.trim()) && comparablePath(to.trim()) !== own;
   return (
     <form
       aria-label="Withdraw this post"
@@ -81,11 +84,7 @@ export function WithdrawForm({
           ? 'Choose the page that answers the same question. It stands among the redirects of the site, too.'
           : 'Search drops it sooner that way. The text stays here, and can be put back.'}
       </p>
-      <Button
-        type="submit"
-        disabled={busy || (leads && !isLeadable(to.trim()))}
-        className="mt-2 disabled:opacity-50"
-      >
+      <Button type="submit" disabled={busy || (leads && !leadsAway)} className="mt-2 disabled:opacity-50">
         Withdraw it
       </Button>
     </form>
