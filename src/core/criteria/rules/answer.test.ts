@@ -12,7 +12,7 @@ describe('answer', () => {
     ],
     [
       'ways to other pages, which are no steps',
-      { keyword: 'how to bake', md: `- Back\n- Next\n\nThe oven was cold. Nobody came.` },
+      { keyword: 'how to bake', md: `- Back\n- Next\n\n${PROSE}` },
       0,
     ],
     [
