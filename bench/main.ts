@@ -36,6 +36,7 @@ import { keywordCsv, keywordsOf, phrasesOf } from './keywords.ts';
 import { pictureToWeight } from './picture.ts';
 import { proseOf, termsOf } from './prose.ts';
 import { startOfCommandLine } from './start.ts';
+import { printStudyTable } from './study.ts';
 
 interface Row {
   name: string;
@@ -416,6 +417,7 @@ const rows: Record<string, () => Figure | Promise<Figure>> = {
 };
 
 const args = process.argv.slice(2);
+if (args.includes('--study')) process.exit((await printStudyTable(args)) ? 0 : 1);
 if (args.includes('--editor')) process.exit((await printEditorTable()) ? 0 : 1);
 const only = args.includes('--only') ? args[args.indexOf('--only') + 1] : null;
 if (only !== null && !(only in rows)) {
