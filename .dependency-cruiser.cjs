@@ -1,5 +1,5 @@
 /** The arrows of the house: the core knows nobody, rooms never reach upwards. */
-const coreOrder = ['language', 'draft', 'listing', 'criteria', 'study', 'outline'];
+const coreOrder = ['language', 'meaning', 'draft', 'listing', 'criteria', 'study', 'outline'];
 const above = ['research', 'pictures', 'proofreading', 'writing', 'site', 'scoring', 'formats', 'blog'];
 const upward = coreOrder.map((room, at) => ({
   name: `core-${room}-looks-down-only`,

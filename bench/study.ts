@@ -142,41 +142,80 @@ function judge({ name, list, pages, book }: StudySet, tell: boolean): void {
   const suggested = out.map(({ address }) => nameOf.get(address) ?? address);
   const counted = suggested.filter((page) => !list.either.includes(page));
   const right = counted.filter((page) => list.off.includes(page));
-  row(name, 'left out, right', percent(right.length, counted.length), counted.filter((p) => !right.includes(p)));
-  row(name, 'to leave out, found', percent(right.length, list.off.length), list.off.filter((p) => !right.includes(p)));
+  row(
+    name,
+    'left out, right',
+    percent(right.length, counted.length),
+    counted.filter((p) => !right.includes(p)),
+  );
+  row(
+    name,
+    'to leave out, found',
+    percent(right.length, list.off.length),
+    list.off.filter((p) => !right.includes(p)),
+  );
 
   const study = book.study(new Set(out.map(({ address }) => address)));
   const { bases } = book;
   const accepted = new Set(list.terms.map((term) => bases.keyOf(term)));
   const first = study.terms.slice(0, FIRST_TERMS);
   const wrong = first.filter(({ key, form }) => !accepted.has(key) && !list.terms.includes(form));
-  row(name, 'terms', percent(first.length - wrong.length, first.length), wrong.map(({ form }) => form));
+  row(
+    name,
+    'terms',
+    percent(first.length - wrong.length, first.length),
+    wrong.map(({ form }) => form),
+  );
   if (tell) console.info(`\t\t\t${first.map(({ form }) => form).join(', ')}`);
 
-  const fits = (text: string, patterns: readonly string[]) => patterns.some((each) => new RegExp(each, 'i').test(text));
-  const good = study.topics.filter((t) => fits(t.name, list.topics) && !fits(t.name, list.notTopics ?? ['^$']));
-  row(name, 'topics', percent(good.length, study.topics.length), study.topics.filter((t) => !good.includes(t)).map((t) => t.name));
+  const fits = (text: string, patterns: readonly string[]) =>
+    patterns.some((each) => new RegExp(each, 'i').test(text));
+  const good = study.topics.filter(
+    (t) => fits(t.name, list.topics) && !fits(t.name, list.notTopics ?? ['^$']),
+  );
+  row(
+    name,
+    'topics',
+    percent(good.length, study.topics.length),
+    study.topics.filter((t) => !good.includes(t)).map((t) => t.name),
+  );
   if (tell)
     for (const t of study.topics)
-      console.info(`\t\t\t${(100 * t.share).toFixed(0)} % ${t.name}: ${t.sections.map(({ heading }) => heading).join(' / ')}`);
+      console.info(
+        `\t\t\t${(100 * t.share).toFixed(0)} % ${t.name}: ${t.sections.map(({ heading }) => heading).join(' / ')}`,
+      );
   const missing = list.needed.filter((each) => !study.topics.some((t) => new RegExp(each, 'i').test(t.name)));
   row(name, 'topics needed', percent(list.needed.length - missing.length, list.needed.length), missing);
 
   const about = new Map(list.asked.map(({ text, about }) => [text, about]));
-  const offQuestions = study.questions.filter(({ text }) => about.get(text) === false || list.notQuestions?.includes(text));
-  row(name, 'questions', percent(study.questions.length - offQuestions.length, study.questions.length), offQuestions.map(({ text }) => text));
+  const offQuestions = study.questions.filter(
+    ({ text }) => about.get(text) === false || list.notQuestions?.includes(text),
+  );
+  row(
+    name,
+    'questions',
+    percent(study.questions.length - offQuestions.length, study.questions.length),
+    offQuestions.map(({ text }) => text),
+  );
   const fromPages = study.questions.filter(({ text }) => !about.has(text)).map(({ text }) => text);
   if (tell) console.info(`\t\t\tfrom pages: ${fromPages.join(' | ')}`);
   const twins = [...new Set(list.asked.flatMap(({ twin }) => (twin ? [twin] : [])))];
   const together = twins.filter((twin) => {
     const texts = list.asked.filter((each) => each.twin === twin).map(({ text }) => text);
-    return study.questions.some(({ wordings }) => texts.every((text) => wordings.some((each) => each.text === text)));
+    return study.questions.some(({ wordings }) =>
+      texts.every((text) => wordings.some((each) => each.text === text)),
+    );
   });
   const wronglyTogether = study.questions.filter(({ wordings }) => {
     const known = wordings.flatMap(({ text }) => list.asked.filter((each) => each.text === text));
     return known.length > 1 && new Set(known.map(({ twin, text }) => twin ?? text)).size > 1;
   });
-  row(name, 'twins merged', percent(together.length, twins.length), wronglyTogether.map(({ wordings }) => `wrongly: ${wordings.map(({ text }) => text).join(' + ')}`));
+  row(
+    name,
+    'twins merged',
+    percent(together.length, twins.length),
+    wronglyTogether.map(({ wordings }) => `wrongly: ${wordings.map(({ text }) => text).join(' + ')}`),
+  );
 
   const said = new Map([
     ...list.asked.map(({ text, said, about }) => [text, said || !about] as const),
@@ -186,34 +225,81 @@ function judge({ name, list, pages, book }: StudySet, tell: boolean): void {
   const isFalse = ({ text }: { text: string }) =>
     said.get(text) === true || (wordings.get(text) ?? []).some((each) => said.get(each.text) === true);
   const falsely = study.unsaid.filter(isFalse);
-  row(name, 'unsaid, true', percent(study.unsaid.length - falsely.length, study.unsaid.length), falsely.map(({ text }) => text));
+  row(
+    name,
+    'unsaid, true',
+    percent(study.unsaid.length - falsely.length, study.unsaid.length),
+    falsely.map(({ text }) => text),
+  );
   const wanted = [...said].filter(([, is]) => !is).map(([text]) => text);
   const unfound = wanted.filter((text) => !study.unsaid.some((each) => each.text === text));
   row(name, 'unsaid, found', percent(wanted.length - unfound.length, wanted.length), unfound);
 
-  const covered = list.covers.map(({ want, heading }) =>
-    outlineCoverage(
-      [{ id: 'a', level: 2, text: heading, note: '' }],
-      { query: list.query, topics: [], must: [], questions: [want], terms: [] },
-      bases,
-    ).questions[0].by !== null,
+  const covered = list.covers.map(
+    ({ want, heading }) =>
+      outlineCoverage(
+        [{ id: 'a', level: 2, text: heading, note: '' }],
+        { query: list.query, topics: [], must: [], questions: [want], terms: [] },
+        bases,
+      ).questions[0].by !== null,
   );
   const isRight = list.covers.map(({ covers }, at) => covers === covered[at]);
-  row(name, 'covers', percent(isRight.filter(Boolean).length, isRight.length), list.covers.filter((_, at) => !isRight[at]).map(({ want, heading }) => `${heading} -> ${want}`));
+  row(
+    name,
+    'covers',
+    percent(isRight.filter(Boolean).length, isRight.length),
+    list.covers.filter((_, at) => !isRight[at]).map(({ want, heading }) => `${heading} -> ${want}`),
+  );
 
-  const wantedOutline = { query: list.query, topics: study.topics, must: [], questions: [], terms: [], asked: study.questions };
+  const wantedOutline = {
+    query: list.query,
+    topics: study.topics,
+    must: [],
+    questions: [],
+    terms: [],
+    asked: study.questions,
+  };
   const gaps = outlineGaps([], wantedOutline, bases);
-  const goodGaps = gaps.filter(({ text }) => fits(text, list.topics) && !fits(text, list.notTopics ?? ['^$']));
-  row(name, 'gaps', percent(goodGaps.length, gaps.length), gaps.filter((gap) => !goodGaps.includes(gap)).map(({ text }) => text));
+  const goodGaps = gaps.filter(
+    ({ text }) => fits(text, list.topics) && !fits(text, list.notTopics ?? ['^$']),
+  );
+  row(
+    name,
+    'gaps',
+    percent(goodGaps.length, gaps.length),
+    gaps.filter((gap) => !goodGaps.includes(gap)).map(({ text }) => text),
+  );
 
   if (tell)
     for (const { shape, items } of proposeOutlines(
-      { query: list.query, intent: 'informational', points: [], must: [], questions: [], topics: study.topics, asked: study.questions, unsaid: study.unsaid },
+      {
+        query: list.query,
+        intent: 'informational',
+        points: [],
+        must: [],
+        questions: [],
+        topics: study.topics,
+        asked: study.questions,
+        unsaid: study.unsaid,
+      },
       3,
       new Set(),
       bases,
     ))
-      console.info(`\t\t\t${shape}: ${items.map(({ level, text }) => `${'>'.repeat(level - 2)}${text}`).join(' / ')}`);
+      console.info(
+        `\t\t\t${shape}: ${items.map(({ level, text }) => `${'>'.repeat(level - 2)}${text}`).join(' / ')}`,
+      );
+}
+
+/** All sets, or the one of a name: the demo's, and those of a folder. */
+export async function loadSets(folder: string, only = ''): Promise<StudySet[]> {
+  const out: StudySet[] = [];
+  for (const name of readdirSync(LISTS).map((file) => file.replace(/\.json$/, ''))) {
+    if (only && name !== only) continue;
+    if (name.startsWith('demo-')) out.push(demoSet(name));
+    else if (folder && existsSync(join(folder, name))) out.push(await foreignSet(join(folder, name)));
+  }
+  return out;
 }
 
 /** Prints what studies of judged pages found, beside what a person wrote down: of the demo, and of a folder of others. */
@@ -221,11 +307,6 @@ export async function printStudyTable(args: readonly string[]): Promise<boolean>
   const at = args.indexOf('--sets');
   const folder = at >= 0 ? args[at + 1] : '';
   const only = args.includes('--set') ? args[args.indexOf('--set') + 1] : '';
-  const names = readdirSync(LISTS).map((file) => file.replace(/\.json$/, ''));
-  for (const name of names) {
-    if (only && name !== only) continue;
-    if (name.startsWith('demo-')) judge(demoSet(name), args.includes('--tell'));
-    else if (folder && existsSync(join(folder, name))) judge(await foreignSet(join(folder, name)), args.includes('--tell'));
-  }
+  for (const set of await loadSets(folder, only)) judge(set, args.includes('--tell'));
   return true;
 }

@@ -1,6 +1,7 @@
 // Writes every generated table; with --check it only tells whether the committed ones are current.
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
+import { kinTable } from './generate-kin.mjs';
 import { irregularForms, izeVerbs, knownWords, wordFrequencies } from './generate-language.mjs';
 import { proseTable } from './generate-prose.mjs';
 import {
@@ -19,6 +20,7 @@ const tables = {
   'src/core/language/generated/ize-verbs.ts': izeVerbs,
   // After the words, whose parts of speech it reads.
   'src/core/language/generated/followings.ts': proseTable,
+  'src/core/meaning/generated/kin.ts': kinTable,
   'src/core/listing/generated/arimo-widths.ts': widthTable,
   'src/core/criteria/generated/profile-validator.js': profileValidator,
   'src/core/formats/generated/backup-validator.js': backupValidator,

@@ -22,6 +22,7 @@ export { fleschKincaidGrade, fleschReadingEase } from './readability.ts';
 export { asHeading } from './sentence-case.ts';
 export { sentenceBreaks } from './sentences.ts';
 export { spelledLike } from './spellings.ts';
+export { stemCount } from './stem-frequency.ts';
 export { stem } from './stems.ts';
 export { isFunctionWord, isStopWord } from './stop-words.ts';
 export { TermCounter, type TermUse } from './term-counter.ts';

@@ -42,3 +42,9 @@ export function isMostlyVerb(word: string): boolean {
   verbs ??= new Set(mostlyVerbs.split(' '));
   return verbs.has(word);
 }
+
+/** All words that are counted. */
+export function countedForms(): Iterable<string> {
+  placeOf('');
+  return places!.keys();
+}

@@ -1,6 +1,7 @@
 import { COMMON, COVERED, type StudyTerm } from '../criteria/index.ts';
 import { isFaqHeading } from '../draft/index.ts';
 import type { WordBases } from '../language/index.ts';
+import { SAYS, saying, wantOf } from '../meaning/index.ts';
 import type { StudyQuestion, Topic } from '../study/index.ts';
 import { branchLength, type Outline } from './outline.ts';
 import { type BranchWords, branchWords, stemsOfText } from './outline-words.ts';
@@ -48,18 +49,13 @@ export function topicCoverOf(
   return topic.stems.reduce((sum, [stem, weight]) => sum + (branch.stems.has(stem) ? weight : 0), 0);
 }
 
-/** Whether some words of a branch answer a question: all of its stems, of those of the query one is enough. */
-function answers(
+/** Whether some words of a branch answer a question. */
+const answers = (
   branch: BranchWords,
   question: string,
   subject: ReadonlySet<string>,
   bases: WordBases,
-): boolean {
-  const all = stemsOfText(question, bases);
-  const own = all.filter((stem) => !subject.has(stem));
-  const wanted = own.length > 0 ? own : all;
-  return wanted.length > 0 && wanted.every((stem) => branch.stems.has(stem));
-}
+): boolean => saying(wantOf(question, subject, bases), (stem) => branch.stems.has(stem)) >= SAYS;
 
 /** The smallest branch for which something holds. */
 function smallest(

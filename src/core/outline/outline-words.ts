@@ -1,4 +1,5 @@
 import type { WordBases } from '../language/index.ts';
+import { stemsSaid } from '../meaning/index.ts';
 import { branchLength, type Outline } from './outline.ts';
 
 /** What the branches of an outline speak of: stems and base forms of headings and notes. */
@@ -28,7 +29,7 @@ export function stemsOfText(text: string, bases: WordBases): string[] {
   let stems = known.get(text);
   if (!stems) {
     if (known.size > 5000) known.clear();
-    stems = bases.stemsOf(text).map((stem) => bases.stemText(stem));
+    stems = stemsSaid(text, bases);
     known.set(text, stems);
   }
   return stems;

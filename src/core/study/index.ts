@@ -9,10 +9,10 @@
  */
 export { type Band, bandOf } from './bands.ts';
 export { compareStudies, type StudyChange } from './compare-studies.ts';
+export { bareHeading } from './heading-words.ts';
 export type { LeaveOut } from './off-topic.ts';
 export { PAGE_CRITERIA, scoreAsPage } from './page-criteria.ts';
 export type { Asked, AskedPlace, StudyQuestion } from './questions.ts';
-export { bareHeading } from './section-likeness.ts';
 export type { Statement } from './statements.ts';
 export { BAND_FIGURES, type BandFigure, type Study, type StudyAround, StudyBook } from './study.ts';
 export {

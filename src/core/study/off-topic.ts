@@ -1,4 +1,6 @@
-import type { WordBases } from '../language/index.ts';
+import { partOfSpeech, type WordBases, wordCount } from '../language/index.ts';
+import { isExpositoryWord } from '../meaning/index.ts';
+import { kindThreshold, type Relevance } from './relevance.ts';
 import type { PageReading } from './study-page.ts';
 
 /** A page that may be no help, and why. */
@@ -8,55 +10,86 @@ export interface LeaveOut {
 }
 
 const SHORT = 150;
-/** Below this a page only touches the query. */
-const TOUCHES = 0.1;
-/** So many words that no other page knows make another subject, where one of them stands in the title. */
-const OWN_WORDS = 2;
+/** A page that names the query less than this only touches it. */
+const TOUCHES = 0.15;
 const NAMED = 4;
-const PRICE = /[$£€]\s?\d|\b\d+\.\d\d\b/g;
+const PRICE = /[$£€]\s?\d(?![\w{[]*[}\])])|\b\d+\.\d\d\b/g;
 
-/** Words that a page uses more than once and no other page knows, most used first, each with its base form. */
-function ownWords(
+/** A page that speaks more unlike the others than this may mean another thing by the same words. */
+const UNLIKE = 0.75;
+const OWN_USES = 2;
+const OWN_RATE = 0.004;
+/** Words met so often are no thing. */
+const COMMON = 5000;
+
+/** A common noun of a page's title that it uses again and again and at most one other page knows: another thing under the same words. */
+function anotherThing(
   readings: readonly PageReading[],
   page: number,
+  query: string,
   bases: WordBases,
-): { word: string; base: string }[] {
-  const others = new Set<number>();
+): string | null {
+  const asked = new Set(bases.keyOf(query).split(' '));
+  const { page: own, figures } = readings[page];
+  const title = bases.keyOf(own.document.fields.title).split(' ');
+  for (const [at, word] of title.entries()) {
+    // "Backup Manager" is a backup thing; "motorcycle panniers" are none for bicycles.
+    if (asked.has(word) || (at > 0 && asked.has(title[at - 1]))) continue;
+    // What no dictionary knows is the name of a product: a page may name itself.
+    if (!/^[nm]$/.test(partOfSpeech(word) ?? '') || isExpositoryWord(word)) continue;
+    if (wordCount(word) > COMMON) continue;
+    const base = bases.numberOf(word);
+    const uses = readings.map(({ stream }) => stream.reduce((sum, each) => sum + (each === base ? 1 : 0), 0));
+    if (
+      uses[page] >= Math.max(OWN_USES, figures.words * OWN_RATE) &&
+      uses.filter((count) => count > 0).length <= 2
+    )
+      return word;
+  }
+  return null;
+}
+
+/** Words that a page uses more than once and hardly any other page knows, most used first. */
+function ownWords(readings: readonly PageReading[], page: number, bases: WordBases): string[] {
+  const others = new Map<number, number>();
   readings.forEach(({ stream }, at) => {
-    if (at !== page) for (const base of stream) others.add(base);
+    if (at !== page) for (const base of new Set(stream)) others.set(base, (others.get(base) ?? 0) + 1);
   });
-  const { stream, blocks, blockAt, tokenAt } = readings[page];
+  const { stream, blocks, blockAt, tokenAt, page: own } = readings[page];
+  const most = Math.floor(readings.length / 8);
+  const title = new Set(bases.keyOf(own.document.fields.title).split(' '));
   const uses = new Map<number, { count: number; first: number }>();
   stream.forEach((base, first) => {
-    if (base < 0 || !bases.isEdge(base) || others.has(base)) return;
+    if (base < 0 || !bases.isEdge(base) || (others.get(base) ?? 0) > most) return;
+    if (isExpositoryWord(bases.text(base))) return;
     const known = uses.get(base);
     if (known) known.count += 1;
     else uses.set(base, { count: 1, first });
   });
+  const weight = ([base, { count }]: [number, { count: number; first: number }]) =>
+    count * (title.has(bases.text(base)) ? 3 : 1);
   return [...uses]
     .filter(([, { count }]) => count > 1)
-    .sort(([, left], [, right]) => right.count - left.count || left.first - right.first)
-    .map(([base, { first }]) => {
+    .sort((left, right) => weight(right) - weight(left) || left[1].first - right[1].first)
+    .slice(0, NAMED)
+    .map(([, { first }]) => {
       const { block, tokens } = blocks[blockAt[first]];
       const at = tokenAt[first];
-      return {
-        word: block.text.slice(tokens.starts[at], tokens.ends[at]).toLowerCase(),
-        base: bases.text(base),
-      };
+      return block.text.slice(tokens.starts[at], tokens.ends[at]).toLowerCase();
     });
 }
 
-/** Words of another subject: a page uses several that no other knows, one of them in its title. Empty: it has none. */
-function anotherSubject(readings: readonly PageReading[], page: number, bases: WordBases): string[] {
-  const own = ownWords(readings, page, bases);
-  const title = new Set(bases.keyOf(readings[page].page.document.fields.title).split(' '));
-  const named = own.filter(({ base }) => title.has(base));
-  if (named.length === 0 || own.length < OWN_WORDS) return [];
-  return [...new Set([...named, ...own])].slice(0, NAMED).map(({ word }) => word);
-}
-
-/** Pages that are suggested to be left out, each with its reason: a forum, a shop's list, too little text, another subject. */
-export function leaveOutOf(readings: readonly PageReading[], bases: WordBases): LeaveOut[] {
+/**
+ * Pages that are suggested to be left out, each with its reason: a forum, a shop's list, too little text, or far from the
+ * subject that the pages of the set have in common. For distance at most a third of the pages, none where all are near.
+ */
+export function leaveOutOf(
+  readings: readonly PageReading[],
+  relevances: readonly Relevance[],
+  query: string,
+  bases: WordBases,
+): LeaveOut[] {
+  const threshold = kindThreshold(relevances.map(({ value }) => value));
   return readings.flatMap(({ page, figures, blocks }, at): LeaveOut[] => {
     const because = (reason: string) => [{ address: page.address, reason }];
     if (figures.words < SHORT) return because(`Only ${figures.words} words: hardly an article.`);
@@ -65,11 +98,21 @@ export function leaveOutOf(readings: readonly PageReading[], bases: WordBases): 
     const prices = blocks.reduce((sum, { block }) => sum + (block.text.match(PRICE)?.length ?? 0), 0);
     if (page.kind === 'shop' && (prices >= 4 || prices > figures.words / 80))
       return because(`A shop's page: ${prices} prices stand in it.`);
-    const other = readings.length > 3 ? anotherSubject(readings, at, bases) : [];
-    if (other.length > 0)
-      return because(`Perhaps another meaning: it speaks of ${other.join(', ')}, which no other page does.`);
-    if (page.squareness !== null && page.squareness < TOUCHES)
-      return because('It only touches the subject: neither title nor headings nor opening name it.');
-    return [];
+    const other =
+      readings.length > 3 && relevances[at].likeness < UNLIKE
+        ? anotherThing(readings, at, query, bases)
+        : null;
+    if (other !== null)
+      return because(
+        `Perhaps another thing under the same words: it speaks of ${other}, hardly any other page does.`,
+      );
+    if (relevances[at].value >= threshold) return [];
+    const own = ownWords(readings, at, bases);
+    const speaks = own.length > 0 ? ` It speaks of ${own.join(', ')}, as hardly any other page does.` : '';
+    return because(
+      relevances[at].names < TOUCHES
+        ? `It only touches the subject.${speaks}`
+        : `Perhaps another subject under the same words.${speaks}`,
+    );
   });
 }

@@ -1,8 +1,12 @@
-import { stem, type WordBases } from '../language/index.ts';
+import type { WordBases } from '../language/index.ts';
+import { saying, stemsSaid, type Want, wantOf } from '../meaning/index.ts';
+import { aboutness, type SubjectWords } from './aboutness.ts';
+import { bareHeading } from './heading-words.ts';
+import type { Passages } from './passages.ts';
 import type { PageReading } from './study-page.ts';
 
-/** Where a question was met. `page`: a heading of a studied page. */
-export type AskedPlace = 'suggestion' | 'related' | 'forum' | 'page';
+/** Where a question was met. `page`: a heading of a studied page; `own`: a list that the writer brought. */
+export type AskedPlace = 'suggestion' | 'related' | 'forum' | 'page' | 'own';
 
 /** A question as somebody asks it. */
 export interface Asked {
@@ -21,14 +25,15 @@ export interface StudyQuestion {
   /** Sum over its wordings; null: not known of any. */
   volume: number | null;
   wordings: Asked[];
-  /** Addresses of the pages of which a section holds its words. */
+  /** Addresses of the pages of which a passage says what is asked. */
   pages: string[];
   /** Share of the pages taken in that answer it, 0-1. */
   share: number;
 }
 
-/** Two questions of one kind ask the same when so much of their stems is shared. */
-const SAME = 0.66;
+/** Two questions of one kind ask the same when each says so much of the other. */
+const SAME = 0.6;
+const SURELY = 0.68;
 const OPENING =
   /^(how (?:much|many|long|far|often|old|big|heavy|fast|hard)|how|what|which|why|when|where|who|can|could|do|does|did|is|are|should|will|may|must)\b/i;
 
@@ -41,46 +46,41 @@ function kindOf(text: string): string {
   return opening;
 }
 
-/** Words that carry the question, not its subject. */
-const ASKING = new Set(
-  'need should much many long far often good best way mean happen make get use take'.split(' ').map(stem),
-);
-
-/** Stems of a question that say what it is about. */
-export function questionStems(text: string, bases: WordBases): number[] {
-  const all = [...new Set(bases.stemsOf(text))];
-  const own = all.filter((each) => !ASKING.has(bases.stemText(each)));
-  return own.length > 0 ? own : all;
-}
+/** "What should I do when" and "what is the way to" ask how. */
+const kinds = (text: string): string =>
+  /^what (?:(?:should|do|can|must) (?:i|you|we) do|is the (?:best )?way)\b/i.test(text)
+    ? 'how'
+    : kindOf(text);
 
 /** Whether a heading asks: it ends in a question mark and has a word or two to ask about. */
 export const isQuestion = (heading: string): boolean =>
-  /\?\s*$/.test(heading) && heading.trim().split(/\s+/).length >= 3;
+  /\?\s*$/.test(heading) && !/[([{]/.test(heading) && heading.trim().split(/\s+/).length >= 3;
 
 /** A question of one group, with what decides which group. */
 interface Read {
   asked: Asked;
   kind: string;
-  /** Without those of the query where others remain: all questions of a study share them. */
-  stems: ReadonlySet<number>;
+  want: Want;
+  stems: ReadonlySet<string>;
 }
 
 function alike(a: Read, b: Read): boolean {
-  let shared = 0;
-  for (const each of a.stems) if (b.stems.has(each)) shared += 1;
-  const all = a.stems.size + b.stems.size - shared;
-  if (all === 0) return a.asked.text === b.asked.text;
-  return shared / all === 1 || (a.kind === b.kind && shared / all >= SAME);
+  if (a.want.parts.length === 0 || b.want.parts.length === 0) return a.asked.text === b.asked.text;
+  if (a.want.bare !== b.want.bare) return false;
+  const forth = saying(a.want, (stem) => b.stems.has(stem));
+  const back = saying(b.want, (stem) => a.stems.has(stem));
+  const least = Math.min(forth, back);
+  return least > 0.99 || (a.kind === b.kind && least >= SAME && Math.max(forth, back) >= SURELY);
 }
 
 /** Questions of a study with the pages that answer each, made once; pages may be left out later. */
 export class StudyQuestions {
-  private readonly groups: { wordings: Asked[]; answers: boolean[] }[] = [];
+  private readonly groups: { wordings: Asked[]; answers: boolean[]; about: number }[] = [];
 
   constructor(
     private readonly readings: readonly PageReading[],
     asked: readonly Asked[],
-    query: string,
+    { query, passages, subject }: { query: string; passages: Passages; subject: SubjectWords },
     bases: WordBases,
   ) {
     const all: Asked[] = [...asked];
@@ -88,51 +88,33 @@ export class StudyQuestions {
       for (const { heading } of sections)
         if (isQuestion(heading))
           all.push({
-            text: heading.replace(/^\d+[.)]\s*/, ''),
+            text: bareHeading(heading),
             place: 'page',
             volume: null,
             address: page.address,
           });
-    const subject = new Set(bases.stemsOf(query));
+    const named = new Set(bases.stemsOf(query).map((stem) => bases.stemText(stem)));
     const heads: Read[] = [];
     for (const each of all) {
-      const stems = questionStems(each.text, bases);
-      const own = stems.filter((stem) => !subject.has(stem));
-      const read: Read = {
-        asked: each,
-        kind: kindOf(each.text),
-        stems: new Set(own.length > 0 ? own : stems),
-      };
+      const stems = new Set(stemsSaid(each.text, bases));
+      const want = wantOf(each.text, named, bases);
+      const about = aboutness(want, stems, subject);
+      if (about === 0) continue;
+      const read: Read = { asked: each, kind: kinds(each.text), want, stems };
       const at = heads.findIndex((head) => alike(head, read));
       if (at >= 0) this.groups[at].wordings.push(each);
       else {
         heads.push(read);
-        this.groups.push({ wordings: [each], answers: this.answered(stems, subject) });
+        this.groups.push({ wordings: [each], answers: passages.saying(want, readings.length), about });
       }
     }
-  }
-
-  /** For each page whether one of its sections holds the stems; of those of the query one is enough. */
-  private answered(stems: readonly number[], subject: ReadonlySet<number>): boolean[] {
-    const own = stems.filter((each) => !subject.has(each));
-    const wanted = own.length > 0 ? own : stems;
-    const near = own.length > 0 ? stems.filter((each) => subject.has(each)) : [];
-    return this.readings.map(
-      ({ sections }) =>
-        wanted.length > 0 &&
-        sections.some(
-          (section) =>
-            wanted.every((each) => section.stems.has(each)) &&
-            (near.length === 0 || near.some((each) => section.stems.has(each))),
-        ),
-    );
   }
 
   /** Questions over the pages taken in; those that are searched for or asked most come first. */
   of(taken: readonly number[]): StudyQuestion[] {
     const addresses = new Set(taken.map((page) => this.readings[page].page.address));
     return this.groups
-      .flatMap(({ wordings, answers }): StudyQuestion[] => {
+      .flatMap(({ wordings, answers, about }): (StudyQuestion & { about: number })[] => {
         // A heading of a page that is left out is not asked any more.
         const here = wordings.filter(({ address }) => address === undefined || addresses.has(address));
         if (here.length === 0) return [];
@@ -145,14 +127,22 @@ export class StudyQuestions {
             wordings: here,
             pages,
             share: pages.length / Math.max(1, taken.length),
+            about,
           },
         ];
       })
       .sort(
         (a, b) =>
+          rankOf(b) - rankOf(a) ||
           (b.volume ?? -1) - (a.volume ?? -1) ||
           b.wordings.length - a.wordings.length ||
           (a.text < b.text ? -1 : 1),
-      );
+      )
+      .map(({ about: _, ...question }) => question);
   }
 }
+
+/** Those that are searched for first; how near to the subject decides between those that are searched for alike. */
+const rankOf = ({ volume, wordings, about }: StudyQuestion & { about: number }): number =>
+  (0.5 + about) *
+  (1 + Math.log2(1 + (volume ?? 0)) + new Set(wordings.map(({ place, address }) => address ?? place)).size);

@@ -1,4 +1,6 @@
-import { stem, type WordBases } from '../language/index.ts';
+import type { WordBases } from '../language/index.ts';
+import { matterOf } from '../meaning/index.ts';
+import { bareHeading } from './heading-words.ts';
 import { NAMELESS } from './nameless.ts';
 import type { PageReading } from './study-page.ts';
 
@@ -9,27 +11,14 @@ const HEADING = 0.45;
 /** Headings that tell nothing of what stands below them. */
 const BOILERPLATE =
   /^(?:contents|conclusion|summary|final (?:thoughts|word)|wrapping up|faq|questions(?: .*)?|about us|comments?|read next|more|notes?|references|sources|limits(?: .*)?|bottom line|at a glance|in short|the short version|pro tip|checklist|afterwards|before you go|results|numbers|data|why|customers also .*|you (?:may|might) .*|read .*|delivery.*|related.*|share .*)\W*$/i;
-/** Everyday words that headings use for the same matter; the first stands for all. */
-const EQUALS = new Map(
-  [
-    'size litre volume capacity big large',
-    'cost price money pay paid cheap expensive budget fee',
-    'mend repair fix patch',
-    'care wash clean maintain maintenance maintaining rinse',
-    'use usage using',
-    'install installation setup',
-    'begin start beginner',
-    'pick choose choice select choosing',
-    'benefit advantage pro upside',
-    'drawback disadvantage con downside',
-    'mistake error wrong',
-    'tool kit equipment gear',
-    'sleep accommodation campsite overnight',
-  ].flatMap((line) => {
-    const [first, ...others] = line.split(' ').map(stem);
-    return others.map((other) => [other, first] as const);
-  }),
-);
+/** Labels of a part's kind: they stand on any page and name no matter. */
+const LABEL =
+  /^(?:name|synopsis|description|remarks?|warnings?|caution|important|tips?|hints?|see also|authors?|credits|copyright.*|licen[cs]e|acknowledge?ments?|contribut(?:e|ing|ors?)|parameters?|arguments?|args|returns?(?: values?)?|fields?|functions?|methods?|module contents|classes|history|change ?log|revisions?|index|introduction|overview|abstract|preface|foreword|conventions?|basics|the basics|details|general|other|others|misc(?:ellaneous)?|further reading|(?:additional |recommended |further )+reading|bibliography|glossary|appendix|exercises?|support|bugs|diagnostics|exit status|example \d+|step \d+|welcome|motivation|scope|definitions?|background|(?:some )?things to keep in mind|table of contents|about (?:this|the) .*|version|state|sponsors?|prerequisites?|what this .*|types?|info|values?|what is this|when (?:should i|to) use this|why use this)\W*$/i;
+/** The heading of a function or an option, not of prose. */
+const SIGNATURE = /\(.*\)\s*$|^[\w.-]*[a-z][A-Z]\w*\W*$|[{}[\]`=\\]|^--?\w|^\/|::|^\w+\.\w+$/;
+/** A label that a page uses so often parts nothing. */
+const REPEATED = 3;
+const FEWEST_WORDS = 12;
 /** Words of headings that ask or order rather than name. */
 const ASKING = new Set('need know use make get take best good way tip thing guide start first'.split(' '));
 
@@ -41,13 +30,6 @@ export interface Piece {
   heading: string;
   headingStems: number[];
 }
-
-/** A heading without its number: "3. Tyres" and "Step 3: tyres" are about tyres. */
-export const bareHeading = (heading: string): string =>
-  heading
-    .replace(/^(?:(?:step|chapter|part|day|tip|stage)\s+)?\d+[.):]?\s+(?=\S)/i, '')
-    .replace(/^\*+|\*+$/g, '')
-    .trim() || heading;
 
 /** Two words of a heading that stand for one. */
 const inOneWord = (heading: string) =>
@@ -67,6 +49,8 @@ export class SectionLikeness {
   readonly pieces: Piece[] = [];
   /** For each piece its stems with their weights, of length 1. */
   readonly vectors: Weighted[];
+  /** The matters that a heading names, by their stems: words of one matter as one, without the query's. */
+  readonly mattersOf: (heading: string) => ReadonlySet<number>;
   private readonly matrix: Float32Array;
 
   constructor(
@@ -77,21 +61,29 @@ export class SectionLikeness {
     const subject = new Set(bases.stemsOf(query));
     /** The stem that stands for a matter; -1 for what every page of the query speaks of, and for what names nothing. */
     const matter = (each: number): number => {
-      const equal = EQUALS.get(bases.stemText(each));
       if (subject.has(each) || NAMELESS.has(bases.stemText(each))) return -1;
-      return equal === undefined ? each : bases.stemNumber(equal);
+      const stands = matterOf(bases.stemText(each));
+      return stands === bases.stemText(each) ? each : bases.stemNumber(stands);
     };
+    this.mattersOf = (heading) =>
+      new Set(
+        bases
+          .stemsOf(inOneWord(heading))
+          .map((each) => (ASKING.has(bases.stemText(each)) ? -1 : matter(each)))
+          .filter((each) => each >= 0),
+      );
     readings.forEach(({ sections }, page) => {
+      const met = new Map<string, number>();
+      for (const { heading } of sections) {
+        const key = bareHeading(heading).toLowerCase();
+        met.set(key, (met.get(key) ?? 0) + 1);
+      }
       sections.forEach((each, section) => {
-        if (!each.heading || BOILERPLATE.test(each.heading) || each.words < 8) return;
+        if (!each.heading || each.words < FEWEST_WORDS) return;
         const heading = bareHeading(each.heading);
-        const headingStems = [
-          ...new Set(
-            bases
-              .stemsOf(inOneWord(heading))
-              .flatMap((each) => (ASKING.has(bases.stemText(each)) ? [] : matter(each))),
-          ),
-        ].filter((each) => each >= 0);
+        if (BOILERPLATE.test(heading) || LABEL.test(heading) || SIGNATURE.test(heading)) return;
+        if (met.get(heading.toLowerCase())! >= REPEATED) return;
+        const headingStems = [...this.mattersOf(heading)];
         this.pieces.push({ page, section, heading, headingStems });
       });
     });

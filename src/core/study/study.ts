@@ -1,10 +1,14 @@
 import type { StudyFacts } from '../criteria/index.ts';
 import { spelledLike, type WordBases } from '../language/index.ts';
+import type { SubjectWords } from './aboutness.ts';
 import { type Band, bandOf } from './bands.ts';
 import { GramTable } from './gram-table.ts';
 import { type LeaveOut, leaveOutOf } from './off-topic.ts';
+import { Passages } from './passages.ts';
 import { type Asked, type StudyQuestion, StudyQuestions } from './questions.ts';
+import { queryTells, type Relevance, relevances, subjectOf } from './relevance.ts';
 import { SectionLikeness } from './section-likeness.ts';
+import { withoutSharedBlocks } from './shared-blocks.ts';
 import { type Statement, worthCiting } from './statements.ts';
 import type { PageFigures, PageReading } from './study-page.ts';
 import { noChoices, type Term, type TermChoices, termsOf } from './terms.ts';
@@ -39,7 +43,12 @@ export interface StudyAround {
 /** The pages of a study, counted once; what they share is worked out for any choice of them. */
 export class StudyBook {
   readonly table: GramTable;
+  /** How near each page is to the subject, in their order. */
+  readonly relevances: readonly Relevance[];
   private readonly likeness: SectionLikeness;
+  private readonly passages: Passages;
+  /** What tells that a text belongs to the subject. */
+  private readonly about: SubjectWords;
   private readonly questions: StudyQuestions;
 
   constructor(
@@ -47,21 +56,34 @@ export class StudyBook {
     readonly around: StudyAround,
     readonly bases: WordBases,
   ) {
-    this.table = new GramTable(readings, bases);
-    this.likeness = new SectionLikeness(readings, bases, around.query);
-    this.questions = new StudyQuestions(readings, around.asked, around.query, bases);
+    const own = withoutSharedBlocks(readings, bases);
+    this.relevances = relevances(own, around.query, bases);
+    this.table = new GramTable(own, bases);
+    this.likeness = new SectionLikeness(own, bases, around.query);
+    this.about = {
+      tells: queryTells(own, around.query, bases),
+      words: subjectOf(own, this.relevances, bases),
+    };
+    this.passages = new Passages(own, bases);
+    this.questions = new StudyQuestions(
+      own,
+      around.asked,
+      { query: around.query, passages: this.passages, subject: this.about },
+      bases,
+    );
   }
 
   /** Pages that may be no help, with the reason of each. */
   leaveOut(): LeaveOut[] {
-    return leaveOutOf(this.readings, this.bases);
+    return leaveOutOf(this.table.readings, this.relevances, this.around.query, this.bases);
   }
 
   /** What the pages share that are not left out (by their address). */
   study(left: ReadonlySet<string>, choices: TermChoices = noChoices()): Study {
     const taken = this.readings.flatMap(({ page }, at) => (left.has(page.address) ? [] : [at]));
     const figures = taken.map((page) => this.readings[page].figures);
-    const topics = topicsOf(this.likeness, taken);
+    const near = this.relevances.map(({ value }) => value);
+    const topics = topicsOf(this.likeness, taken, { subject: this.about.words, near });
     const questions = this.questions.of(taken);
     const { query, phrases } = this.around;
     const scores = figures.slice(0, 10).map(({ score }) => score);
@@ -69,14 +91,19 @@ export class StudyBook {
       taken: taken.map((page) => this.readings[page].page.address),
       bands: bandsOf(figures),
       topTen: scores.length ? scores.reduce((sum, score) => sum + score, 0) / scores.length : null,
-      terms: termsOf(this.table, taken, choices).map((term) => ({
+      terms: termsOf(this.table, taken, { query, near }, choices).map((term) => ({
         ...term,
         form: term.chosen ? term.form : spelledLike(term.form, query),
       })),
       topics,
       questions,
       statements: worthCiting(taken.flatMap((page) => this.readings[page].statements)),
-      unsaid: unsaidOf(this.readings, taken, { questions, topics, phrases, query }, this.bases),
+      unsaid: unsaidOf(
+        this.readings,
+        taken,
+        { questions, topics, phrases, query, passages: this.passages, about: this.about },
+        this.bases,
+      ),
     };
   }
 

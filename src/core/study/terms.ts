@@ -1,7 +1,7 @@
 import { CORPUS_WORDS, isMostlyVerb, wordCount } from '../language/index.ts';
 import { type Band, bandOf } from './bands.ts';
 import type { GramTable } from './gram-table.ts';
-import { NAMELESS } from './nameless.ts';
+import { isNamingForm, nameableValue } from './nameable.ts';
 
 /** `staple`: on at least half of the pages; `supporting`: on at least a fifth. */
 export type TermGroup = 'staple' | 'supporting';
@@ -39,23 +39,21 @@ export const noChoices = (): TermChoices => ({ pinned: [], dropped: [], added: [
 export const STAPLE = 0.5;
 export const SUPPORTING = 0.2;
 const MAX_TERMS = 90;
-/** A single word names the subject only where it is used so many times as often as in general English. */
-const OFTENER = 2.5;
-/** Verbs stand everywhere: theirs is a higher bar. */
-const VERB_OFTENER = 12;
+/** A single word names the subject only where it is used oftener than in general English by so many doublings; verbs by more. */
+const BAR = 1.3;
+const VERB_BAR = 3.6;
+/** Effects beyond are alike: the rarest word is not the best term. */
+const MOST_EFFECT = 6;
+/** Uses that every word is thought to have in general English. */
+const SMOOTHING = 20;
+/** One page must not carry a term: uses beyond this part of its words do not count. */
+const MOST_RATE = 0.02;
 /** A term is no term of its own when so much of its use sits within one longer term. */
 const WITHIN = 0.6;
 /** Reciprocal rank fusion: how much the first ranks stand out (Cormack, Clarke and Buettcher, 2009, use 60). */
 const FUSION = 60;
 /** One page must not carry a term: uses beyond this quantile of the using pages do not count. */
 const CAP = 0.9;
-
-/** Dunning's log-likelihood ratio of a word's count here against its count in general English. */
-function logLikelihood(here: number, all: number, there: number): number {
-  const share = (here + there) / (all + CORPUS_WORDS);
-  const part = (seen: number, expected: number) => (seen === 0 ? 0 : seen * Math.log(seen / expected));
-  return 2 * (part(here, share * all) + part(there, share * CORPUS_WORDS));
-}
 
 /** General counts of single words, looked up once for each table. */
 const generalCounts = new WeakMap<GramTable, Map<number, { count: number; verb: boolean }>>();
@@ -74,55 +72,80 @@ function generalOf(table: GramTable, gram: number): { count: number; verb: boole
   return found;
 }
 
-/** Whether a gram may be a term; looked up once for each table. */
-const nameable = new WeakMap<GramTable, Uint8Array>();
+/** How far each gram may name something; looked up once for each table. */
+const nameable = new WeakMap<GramTable, Float32Array>();
 
-function nameableOf(table: GramTable): Uint8Array {
-  let flags = nameable.get(table);
-  if (!flags) {
-    flags = Uint8Array.from(table.keys, (key) => {
-      const words = key.split(' ');
-      const ends = [words[0], words[words.length - 1]];
-      // "Want to carry" and "quicker to open" name nothing; a single verb may.
-      return ends.some((word) => NAMELESS.has(word)) || (words.length > 1 && isMostlyVerb(ends[1])) ? 0 : 1;
-    });
-    nameable.set(table, flags);
+function nameableOf(table: GramTable, query: string): Float32Array {
+  let values = nameable.get(table);
+  if (!values) {
+    const own = new Set(table.bases.keyOf(query).split(' '));
+    values = Float32Array.from(table.keys, (key) => nameableValue(key, (word) => own.has(word)));
+    nameable.set(table, values);
   }
-  return flags;
+  return values;
+}
+
+/** The part of each page in what is counted: how near it is to the subject, and its publisher once. */
+function partsOf(table: GramTable, taken: readonly number[], near: readonly number[]): Float64Array {
+  const publishers = new Map<string, number>();
+  for (const page of taken) {
+    const { publisher, address } = table.readings[page].page;
+    const name = publisher || address;
+    publishers.set(name, (publishers.get(name) ?? 0) + 1);
+  }
+  return Float64Array.from(taken, (page) => {
+    const { publisher, address } = table.readings[page].page;
+    return near[page] / Math.sqrt(publishers.get(publisher || address)!);
+  });
 }
 
 /**
- * Terms of the pages taken in (by their index), best first. Single words are ranked by the root of their log-likelihood
- * against general English times the share of pages, verbs counting half; phrases (those that begin with a verb counting half) by C-value (K. Frantzi et al., 2000:
- * what they are used beside longer phrases that hold them) times the share of pages; the two lists are merged by
- * reciprocal rank times the root of the share of pages. A term of which six uses in ten sit within one longer term is left out. What the writer dropped is
- * not there; what is pinned or added comes first.
+ * Terms of the pages taken in (by their index), best first. Every page counts by how near it is to the subject, the pages of
+ * one publisher together by the root of their number. Single words are ranked by effect size: the binary logarithm of how
+ * much oftener they are used than in general English (smoothed by 20 uses), times the root of their rate, times their
+ * share of the pages; phrases by C-value (K. Frantzi et al., 2000: what they are used beside longer phrases that hold
+ * them) in the same way, with the mean effect size of their words. What is no noun phrase counts less or not at all
+ * (`nameable`). The two lists are merged by reciprocal rank times the root of the share of pages. A term of which six uses
+ * in ten sit within one longer term is left out. What the writer dropped is not there; what is pinned or added comes first.
  */
 export function termsOf(
   table: GramTable,
   taken: readonly number[],
+  { query, near }: { query: string; near: readonly number[] },
   choices: TermChoices = noChoices(),
 ): Term[] {
   const total = taken.length;
   if (total === 0) return [];
   const { counts, inHeadings, pages, lengths } = table;
-  const words = taken.reduce((sum, page) => sum + table.readings[page].figures.words, 0);
+  const parts = partsOf(table, taken, near);
+  const whole = parts.reduce((sum, part) => sum + part, 0) || 1;
+  const perWord = taken.map((page) => 1 / Math.max(1, table.readings[page].figures.words));
   const least = Math.max(Math.min(2, total), Math.ceil(total * SUPPORTING));
-  const mayName = nameableOf(table);
+  const mayName = nameableOf(table, query);
   const candidates: number[] = [];
   const spread = new Uint8Array(table.keys.length);
   const uses = new Float64Array(table.keys.length);
+  /** Share of the pages that use a gram, and uses in each word of them, both by the pages' parts. */
+  const shares = new Float64Array(table.keys.length);
+  const rates = new Float64Array(table.keys.length);
   const using: number[] = [];
   for (let gram = 0; gram < table.keys.length; gram++) {
     if (mayName[gram] === 0) continue;
     using.length = 0;
+    let share = 0;
+    let rate = 0;
     for (let at = 0; at < total; at++) {
       const count = counts[gram * pages + taken[at]];
-      if (count > 0) using.push(count);
+      if (count === 0) continue;
+      using.push(count);
+      share += parts[at];
+      rate += parts[at] * Math.min(MOST_RATE, count * perWord[at]);
     }
     if (using.length < least) continue;
     spread[gram] = using.length;
     uses[gram] = cappedSum(using);
+    shares[gram] = share / whole;
+    rates[gram] = rate / whole;
     candidates.push(gram);
   }
   // What longer candidates hold each one, and the most that one of them takes.
@@ -135,17 +158,32 @@ export function termsOf(
     }
   const singles: { gram: number; score: number }[] = [];
   const phrases: { gram: number; score: number }[] = [];
+  /** How much oftener than in general English, as a binary logarithm; verbs stand everywhere, theirs is a higher bar. */
+  const effect = (gram: number): number => {
+    const { count, verb } = generalOf(table, gram);
+    const general = (count + SMOOTHING) / CORPUS_WORDS;
+    return Math.log2(rates[gram] / general) - (verb ? VERB_BAR : BAR);
+  };
   for (const gram of candidates) {
-    const share = spread[gram] / total;
+    const may = mayName[gram];
     if (lengths[gram] === 1) {
-      const { count, verb } = generalOf(table, gram);
-      if (uses[gram] * CORPUS_WORDS < (verb ? VERB_OFTENER : OFTENER) * count * words) continue;
-      const likelihood = logLikelihood(uses[gram], words, count);
-      singles.push({ gram, score: Math.sqrt(Math.max(0, likelihood)) * share * (verb ? 0.5 : 1) });
+      const size = effect(gram);
+      if (size <= 0) continue;
+      singles.push({
+        gram,
+        score: may * Math.min(MOST_EFFECT, size) * Math.sqrt(rates[gram]) * shares[gram],
+      });
     } else {
       const alone = uses[gram] - (holders[gram] ? held[gram] / holders[gram] : 0);
-      const verb = isMostlyVerb(table.keys[gram].slice(0, table.keys[gram].indexOf(' ')));
-      phrases.push({ gram, score: Math.log2(lengths[gram] + 1) * alone * share * (verb ? 0.5 : 1) });
+      if (alone <= 0) continue;
+      const own = table.parts[gram].filter((part) => lengths[part] === 1 && rates[part] > 0);
+      const sizes = own.map((part) => Math.min(MOST_EFFECT, Math.max(0, effect(part))));
+      const mean = sizes.length ? sizes.reduce((sum, size) => sum + size, 0) / sizes.length : 1;
+      const rate = (rates[gram] * alone) / uses[gram];
+      phrases.push({
+        gram,
+        score: may * Math.log2(lengths[gram] + 1) * (0.5 + mean) * Math.sqrt(rate) * shares[gram],
+      });
     }
   }
   const weights = new Map<number, number>();
@@ -154,7 +192,7 @@ export function termsOf(
       .filter(({ score }) => score > 0)
       .sort((a, b) => b.score - a.score || (table.keys[a.gram] < table.keys[b.gram] ? -1 : 1))
       .forEach(({ gram }, rank) => {
-        weights.set(gram, Math.sqrt(spread[gram] / total) / (FUSION + rank + 1));
+        weights.set(gram, Math.sqrt(shares[gram]) / (FUSION + rank + 1));
       });
   const within = new Float64Array(table.keys.length);
   for (const gram of candidates)
@@ -189,6 +227,8 @@ export function termsOf(
       if (dropped.has(table.keys[gram]) || first.has(table.keys[gram])) return false;
       // The same words in another order are no further term.
       const words = table.keys[gram].split(' ').sort().join(' ');
+      const page = taken.find((each) => counts[gram * pages + each] > 0)!;
+      if (!isNamingForm(table.formOn(gram, page), table.keys[gram])) return false;
       return !met.has(words) && met.add(words);
     })
     .slice(0, MAX_TERMS)

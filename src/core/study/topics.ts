@@ -1,5 +1,6 @@
 import { quantile } from './bands.ts';
 import type { SectionLikeness } from './section-likeness.ts';
+import { isNaming, topicName } from './topic-name.ts';
 
 /** A section of one page, as a topic lists it. */
 export interface TopicSection {
@@ -27,7 +28,9 @@ export interface Topic {
 }
 
 /** Sections that are less alike on average are two topics. */
-const ALIKE = 0.15;
+const ALIKE = 0.17;
+/** So much of a topic's weight lies in words of the subject. */
+const ABOUT = 0.12;
 /** Stems by which a topic is known. */
 const KNOWN_BY = 12;
 
@@ -121,24 +124,38 @@ function stemsOf(group: readonly number[], likeness: SectionLikeness): [string, 
 
 /**
  * Sections of the pages taken in (by their index), grouped by what they say (average linkage over 0.55 x likeness of
- * texts and 0.45 x likeness of headings, stems weighed by how rare they are, cut at 0.15) and named by the heading nearest
+ * texts and 0.45 x likeness of headings, stems weighed by how rare they are, cut at 0.17) and named by the heading nearest
  * to the others. Topics of at least two pages, those of most pages first.
  */
-export function topicsOf(likeness: SectionLikeness, taken: readonly number[]): Topic[] {
+export function topicsOf(
+  likeness: SectionLikeness,
+  taken: readonly number[],
+  { subject, near }: { subject: ReadonlyMap<string, number>; near: readonly number[] },
+): Topic[] {
   const { pieces, readings } = likeness;
   const isTaken = new Set(taken);
   const members = pieces.flatMap(({ page }, at) => (isTaken.has(page) ? [at] : []));
+  const whole = taken.reduce((sum, page) => sum + near[page], 0) || 1;
   const topics: Topic[] = [];
   for (const group of linked(members, likeness)) {
     const pages = [...new Set(group.map((at) => pieces[at].page))];
     if (pages.length < 2) continue;
-    const near = (each: number) =>
-      group.reduce((sum, other) => sum + (other === each ? 0 : likeness.between(each, other)), 0);
-    const nearness = group.map(near);
-    const central = group[nearness.indexOf(Math.max(...nearness))];
+    const publishers = new Set(
+      pages.map((page) => readings[page].page.publisher || readings[page].page.address),
+    );
+    if (publishers.size < 2) continue;
+    const stems = stemsOf(group, likeness);
+    // What the subject has no word for is the pages' own affair.
+    const about = stems.reduce((sum, [stem, weight]) => sum + (subject.has(stem) ? weight : 0), 0);
+    if (about < ABOUT) continue;
     const sections = group.map((at) => readings[pieces[at].page].sections[pieces[at].section]);
+    const name = topicName(
+      group.map((at) => pieces[at].heading),
+      likeness.mattersOf,
+    );
+    if (!isNaming(name)) continue;
     topics.push({
-      name: pieces[central].heading,
+      name,
       sections: group.map((at, index) => ({
         address: readings[pieces[at].page].page.address,
         publisher: readings[pieces[at].page].page.publisher,
@@ -146,10 +163,10 @@ export function topicsOf(likeness: SectionLikeness, taken: readonly number[]): T
         words: sections[index].words,
       })),
       pages: pages.map((page) => readings[page].page.address),
-      share: pages.length / taken.length,
+      share: pages.reduce((sum, page) => sum + near[page], 0) / whole,
       position: median(sections.map(({ begins }) => begins)),
       words: median(sections.map(({ words }) => words)),
-      stems: stemsOf(group, likeness),
+      stems,
     });
   }
   return topics.sort((a, b) => b.share - a.share || a.position - b.position || (a.name < b.name ? -1 : 1));

@@ -1,4 +1,7 @@
 import type { WordBases } from '../language/index.ts';
+import { SAYS, saying, stemsSaid, wantOf } from '../meaning/index.ts';
+import { aboutness, type SubjectWords } from './aboutness.ts';
+import type { Passages } from './passages.ts';
 import type { StudyQuestion } from './questions.ts';
 import type { PageReading } from './study-page.ts';
 import type { Topic } from './topics.ts';
@@ -27,37 +30,13 @@ const PLACES = {
   suggestion: 'suggested while typing',
   related: 'asked on result pages',
   forum: 'asked in forums',
+  own: 'on your own list',
 };
-
-/** Pages that say what a phrase asks for: one section holds all of its stems beside those of the query. */
-class PhraseAnswers {
-  private readonly subject: ReadonlySet<number>;
-
-  constructor(
-    private readonly readings: readonly PageReading[],
-    query: string,
-    private readonly bases: WordBases,
-  ) {
-    this.subject = new Set(bases.stemsOf(query));
-  }
-
-  /** The stems of a phrase that the query does not have. */
-  own(phrase: string): number[] {
-    return [...new Set(this.bases.stemsOf(phrase))].filter((stem) => !this.subject.has(stem));
-  }
-
-  pages(stems: readonly number[], taken: readonly number[]): string[] {
-    return taken
-      .filter((page) =>
-        this.readings[page].sections.some((section) => stems.every((stem) => section.stems.has(stem))),
-      )
-      .map((page) => this.readings[page].page.address);
-  }
-}
 
 /**
  * Questions asked elsewhere, phrases searched for, and topics behind such phrases, that at most a tenth of the pages (one
- * at least) say anything about; most searched first.
+ * at least) say anything about; most searched first. What a topic of the pages says is said; a phrase that only says the
+ * query in other words is nobody's gap.
  */
 export function unsaidOf(
   readings: readonly PageReading[],
@@ -67,31 +46,52 @@ export function unsaidOf(
     topics,
     phrases,
     query,
+    passages,
+    about,
   }: {
     questions: readonly StudyQuestion[];
     topics: readonly Topic[];
     phrases: readonly WantedPhrase[];
     query: string;
+    passages: Passages;
+    about: SubjectWords;
   },
   bases: WordBases,
 ): Unsaid[] {
   const few = Math.max(1, Math.floor(taken.length * FEW));
-  const answers = new PhraseAnswers(readings, query, bases);
+  const subject = new Set(bases.stemsOf(query).map((stem) => bases.stemText(stem)));
+  const common = topics
+    .filter(({ pages }) => pages.length > few)
+    .map(
+      ({ name, stems }) =>
+        new Set([
+          ...bases.stemsOf(name).map((stem) => bases.stemText(stem)),
+          ...stems.slice(0, 6).map(([stem]) => stem),
+        ]),
+    );
+  const inTopic = (text: string) => {
+    const want = wantOf(text, subject, bases);
+    return common.some((stems) => saying(want, (stem) => stems.has(stem)) >= SAYS);
+  };
   const out: Unsaid[] = [];
   for (const { text, volume, wordings, pages } of questions) {
     const places = [...new Set(wordings.flatMap(({ place }) => (place === 'page' ? [] : [PLACES[place]])))];
-    if (places.length === 0 || pages.length > few) continue;
+    if (places.length === 0 || pages.length > few || wantOf(text, subject, bases).bare || inTopic(text))
+      continue;
     out.push({ text, kind: 'question', volume, demand: places.join(', '), pages });
   }
   const asked = new Set(out.map(({ text }) => text.toLowerCase().replace(/\W+/g, ' ').trim()));
   for (const { phrase, volume } of phrases) {
-    const own = answers.own(phrase);
-    if (own.length === 0 || asked.has(phrase.toLowerCase())) continue;
+    const want = wantOf(phrase, subject, bases);
+    if (want.bare || asked.has(phrase.toLowerCase())) continue;
+    // What people search for beside it belongs to another post.
+    if (aboutness(want, new Set(stemsSaid(phrase, bases)), about) === 0) continue;
     const topic = topics.find(
       ({ stems, pages }) =>
-        pages.length <= few && own.every((stem) => stems.some(([text]) => text === bases.stemText(stem))),
+        pages.length <= few && want.parts.every(({ stem }) => stems.some(([text]) => text === stem)),
     );
-    const pages = answers.pages(own, taken);
+    const says = passages.saying(want, readings.length);
+    const pages = taken.filter((page) => says[page]).map((page) => readings[page].page.address);
     if (topic && !out.some(({ text }) => text === topic.name))
       out.push({
         text: topic.name,
@@ -100,7 +100,7 @@ export function unsaidOf(
         demand: `people search for "${phrase}"`,
         pages: topic.pages,
       });
-    else if (pages.length <= few)
+    else if (pages.length <= few && !inTopic(phrase))
       out.push({ text: phrase, kind: 'phrase', volume, demand: 'searched for', pages });
   }
   return out.sort(
