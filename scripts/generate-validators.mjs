@@ -17,4 +17,5 @@ export const profileValidator = () => compile('src/core/criteria/profile.schema.
 export const backupValidator = () => compile('src/core/formats/backup.schema.json');
 export const siteFileValidator = () => compile('src/core/formats/site-file.schema.json');
 export const studyFileValidator = () => compile('src/core/formats/study-file.schema.json');
+export const studyReportValidator = () => compile('src/core/formats/study-report.schema.json');
 export const marketAnswerValidator = () => compile('src/core/formats/market-answer.schema.json');

@@ -10,6 +10,7 @@ import {
   profileValidator,
   siteFileValidator,
   studyFileValidator,
+  studyReportValidator,
 } from './generate-validators.mjs';
 import { widthTable } from './generate-widths.mjs';
 
@@ -27,6 +28,7 @@ const tables = {
   'src/core/formats/generated/market-answer-validator.js': marketAnswerValidator,
   'src/core/formats/generated/site-file-validator.js': siteFileValidator,
   'src/core/formats/generated/study-file-validator.js': studyFileValidator,
+  'src/core/formats/generated/study-report-validator.js': studyReportValidator,
 };
 const check = process.argv.includes('--check');
 let stale = 0;

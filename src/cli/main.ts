@@ -13,7 +13,14 @@ import { rounded, type ScoredFile } from './formats/scored-file.ts';
 import { summaryOf } from './formats/summary.ts';
 import { textReport, textSummary } from './formats/text.ts';
 import { type InputFile, type InputGroup, ordinaryFile, picturesOf, readInput, rootOf } from './input.ts';
-import { HELP, readOptions, type ScoreOptions, UsageError } from './options.ts';
+import {
+  HELP,
+  type OutlineOptions,
+  readOptions,
+  type ScoreOptions,
+  type StudyOptions,
+  UsageError,
+} from './options.ts';
 
 /** Nobody reads what is written any more: the rest is worked out for the exit status alone. */
 const closed = new Set<NodeJS.WriteStream>();
@@ -35,6 +42,7 @@ export async function main(args: readonly string[]): Promise<number> {
     const options = readOptions(args);
     if (options === 'help') out(HELP);
     else if (options === 'version') out(ownVersion());
+    else if ('command' in options) return await studied(options);
     else return await score(options);
     return 0;
   } catch (error) {
@@ -42,6 +50,13 @@ export async function main(args: readonly string[]): Promise<number> {
     warn(error.message);
     return 2;
   }
+}
+
+/** Studies and outlines: loaded when they are asked for, a score need not wait for them. */
+async function studied(options: StudyOptions | OutlineOptions): Promise<number> {
+  const { outlineOf, studyPages } = await import('./study.ts');
+  const voice = { out, warn };
+  return options.command === 'study' ? studyPages(options, voice) : outlineOf(options, voice);
 }
 
 const ownVersion = (): string =>

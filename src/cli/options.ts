@@ -19,10 +19,36 @@ export interface ScoreOptions {
   format: ReportFormat;
 }
 
+/** What is asked of `study`. */
+export interface StudyOptions {
+  command: 'study';
+  paths: string[];
+  query: string;
+  region: string;
+  /** A file of questions, a line each. */
+  questions: string | null;
+  json: boolean;
+}
+
+/** What is asked of `outline`. */
+export interface OutlineOptions {
+  command: 'outline';
+  study: string;
+  points: string[];
+  audience: string;
+  tone: string;
+  style: string;
+  keyword: string | null;
+  count: number;
+  /** A file whose coverage is asked for instead of proposals. */
+  covers: string | null;
+  json: boolean;
+}
+
 /** A wish that cannot be met, in one sentence for the user. */
 export class UsageError extends Error {}
 
-const OPTIONS = {
+const SCORE = {
   keyword: { type: 'string' },
   supporting: { type: 'string' },
   site: { type: 'string' },
@@ -32,12 +58,37 @@ const OPTIONS = {
   min: { type: 'string' },
   format: { type: 'string' },
   json: { type: 'boolean' },
-  help: { type: 'boolean', short: 'h' },
-  version: { type: 'boolean', short: 'v' },
 } as const;
+const STUDY = {
+  query: { type: 'string' },
+  region: { type: 'string' },
+  questions: { type: 'string' },
+  json: { type: 'boolean' },
+} as const;
+const OUTLINE = {
+  points: { type: 'string' },
+  audience: { type: 'string' },
+  tone: { type: 'string' },
+  style: { type: 'string' },
+  keyword: { type: 'string' },
+  count: { type: 'string' },
+  covers: { type: 'string' },
+  json: { type: 'boolean' },
+} as const;
+const ALWAYS = { help: { type: 'boolean', short: 'h' }, version: { type: 'boolean', short: 'v' } } as const;
+/** All options, and those of each command. */
+const OPTIONS = { ...SCORE, ...STUDY, ...OUTLINE, ...ALWAYS };
+const COMMANDS = { score: SCORE, study: STUDY, outline: OUTLINE };
+type Command = keyof typeof COMMANDS;
 
-/** What a command line says: help, version, or files to score. Throws {@link UsageError}. */
-export function readOptions(args: readonly string[]): 'help' | 'version' | ScoreOptions {
+/** Proposals that are made where nobody says how many, and the most. */
+const PROPOSALS = 3;
+const MOST_PROPOSALS = 20;
+
+/** What a command line says: help, version, or what to do with which files. Throws {@link UsageError}. */
+export function readOptions(
+  args: readonly string[],
+): 'help' | 'version' | ScoreOptions | StudyOptions | OutlineOptions {
   const { values, positionals, tokens } = parseArgs({
     args: [...args],
     options: OPTIONS,
@@ -45,11 +96,14 @@ export function readOptions(args: readonly string[]): 'help' | 'version' | Score
     strict: false,
     tokens: true,
   });
+  const [named, ...paths] = positionals;
+  const command: Command = named === 'study' || named === 'outline' ? named : 'score';
+  const known = { ...COMMANDS[command], ...ALWAYS };
   for (const token of tokens) {
     if (token.kind !== 'option') continue;
-    if (!Object.hasOwn(OPTIONS, token.name))
+    if (!Object.hasOwn(known, token.name))
       throw new UsageError(
-        `There is no option ${token.rawName}. The nearest one is --${nearest(token.name, Object.keys(OPTIONS))}.`,
+        `There is no option ${token.rawName}${named === command ? ` of ${command}` : ''}. The nearest one is --${nearest(token.name, Object.keys(known))}.`,
       );
     const { type } = OPTIONS[token.name as keyof typeof OPTIONS];
     if (
@@ -62,16 +116,18 @@ export function readOptions(args: readonly string[]): 'help' | 'version' | Score
   }
   if (values.help || args.length === 0) return 'help';
   if (values.version) return 'version';
-  const [command, ...paths] = positionals;
-  if (command !== 'score')
+  if (named !== command)
     throw new UsageError(
-      command === undefined
+      named === undefined
         ? 'Say what to do: dune-sparrow score FILE...'
-        : `There is no command "${command}". The one there is: score.`,
+        : `There is no command "${named}". Those there are: ${Object.keys(COMMANDS).join(', ')}.`,
     );
-  if (paths.length === 0) throw new UsageError('Name at least one file or folder to score.');
   const text = (name: keyof typeof OPTIONS) =>
     typeof values[name] === 'string' ? (values[name] as string) : null;
+  const json = values.json === true;
+  if (command === 'study') return studyOptions(paths, text, json);
+  if (command === 'outline') return outlineOptions(paths, text, json);
+  if (paths.length === 0) throw new UsageError('Name at least one file or folder to score.');
   const min = text('min');
   if (min !== null && !/^\d+(?:\.\d+)?$/.test(min))
     throw new UsageError(`--min takes a score from 0 to 100, not "${min}".`);
@@ -97,7 +153,50 @@ export function readOptions(args: readonly string[]): 'help' | 'version' | Score
     profile: text('profile'),
     study: text('study'),
     min: min === null ? null : Number(min),
-    format: formatOf(text('format'), values.json === true),
+    format: formatOf(text('format'), json),
+  };
+}
+
+type TextOf = (name: keyof typeof OPTIONS) => string | null;
+
+function studyOptions(paths: string[], text: TextOf, json: boolean): StudyOptions {
+  const query = text('query')?.trim() ?? '';
+  if (query === '') throw new UsageError('Say what the pages are to answer: --query "waterproof panniers".');
+  if (paths.length === 0) throw new UsageError('Name at least one page, folder or zip to study.');
+  return {
+    command: 'study',
+    paths,
+    query,
+    region: text('region')?.trim() ?? '',
+    questions: text('questions'),
+    json,
+  };
+}
+
+function outlineOptions(paths: string[], text: TextOf, json: boolean): OutlineOptions {
+  if (paths.length !== 1)
+    throw new UsageError(
+      paths.length === 0
+        ? 'Name the study: dune-sparrow outline STUDY.json'
+        : `outline takes one study, not ${paths.length} files.`,
+    );
+  const count = text('count');
+  if (count !== null && !(/^\d+$/.test(count) && Number(count) >= 1 && Number(count) <= MOST_PROPOSALS))
+    throw new UsageError(`--count takes a number from 1 to ${MOST_PROPOSALS}, not "${count}".`);
+  return {
+    command: 'outline',
+    study: paths[0],
+    points: (text('points') ?? '')
+      .split(/[;\n]/)
+      .map((point) => point.trim())
+      .filter(Boolean),
+    audience: text('audience')?.trim() ?? '',
+    tone: text('tone')?.trim() ?? '',
+    style: text('style')?.trim() ?? '',
+    keyword: text('keyword')?.trim() || null,
+    count: count === null ? PROPOSALS : Number(count),
+    covers: text('covers'),
+    json,
   };
 }
 
@@ -117,6 +216,8 @@ const nearest = (name: string, known: string[]) =>
   known.reduce((best, next) => (leven(name, next) < leven(name, best) ? next : best));
 
 export const HELP = `Usage: dune-sparrow score FILE... [options]
+       dune-sparrow study PAGE... --query Q [options]
+       dune-sparrow outline STUDY.json [options]
 
 Scores drafts (Markdown, HTML, plain text) against on-page search criteria.
 A folder is a site: its files are judged with each other in view.
@@ -132,6 +233,25 @@ A folder is a site: its files are judged with each other in view.
   --format F           what is printed: text (default), json, junit, sarif
                        or markdown
   --json               the same as --format json
+
+study reads pages (Markdown, HTML, plain text, .docx, folders, zips; their order
+is their rank) and prints what they share: terms, topics, questions, figures.
+
+  --query Q            what the pages answer
+  --region R           where it is searched for, as a word for the record
+  --questions FILE     questions that people ask, a line each
+  --json               one JSON object; score --study and outline take it
+
+outline proposes plans for a post from a study.
+
+  --points "a; b"      main points, always kept
+  --audience A --tone T --style S
+                       whom it is for and how it speaks
+  --keyword K          the phrase that the headings serve; else the study's query
+  --count N            how many proposals, 3 where nothing is said
+  --covers FILE        instead: what of the study an outline or a draft covers
+  --json               the same as JSON
+
   --help, --version
 
 Exit status: 0 fine, 1 a file below --min, 2 bad input or usage.`;

@@ -4,7 +4,7 @@
  * `site-file` is the `site.json` of an exported folder, `score-report-json` the report for programs,
  * `source-lines` where a draft's places stand in its file,
  * `picture-size` what a picture file tells about itself. `incoming` reads any file that can be brought into a site:
- * posts, a `feed`, a `sitemap` (both over `read-xml`), an `address-list`. `study-file` is a study as the command line takes it. `page-files` reads other people's pages for a study; `redirects` are tables of
+ * posts, a `feed`, a `sitemap` (both over `read-xml`), an `address-list`. `study-file` is a study as the command line takes it, `study-report-json` as it prints one. `page-files` reads other people's pages for a study; `redirects` are tables of
  * old addresses, in and out, and lines for web servers. `market-answer` is what sources of keyword
  * figures say.
  */
@@ -31,5 +31,6 @@ export { setDamagedAside } from './salvage-backup.ts';
 export { type ScoreReportJson, scoreReportJson } from './score-report-json.ts';
 export { readSiteFile, writeSiteFile } from './site-file.ts';
 export { SourceLines } from './source-lines.ts';
-export { readStudyFile, type StudyFile, writeStudyFile } from './study-file.ts';
+export { type ReadStudy, readStudyFile, type StudyFile, writeStudyFile } from './study-file.ts';
+export { outlineGround, type StudyReportJson, studyReportJson } from './study-report-json.ts';
 export { supersededCopies } from './superseded-copies.ts';

@@ -23,6 +23,7 @@ export {
   type Outline,
   type OutlineItem,
   outlineFromDraft,
+  outlineOfDraft,
   placeItem,
   removeItem,
   sendOutline,

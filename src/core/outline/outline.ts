@@ -97,6 +97,26 @@ export function addItem(outline: Outline, after: number | null, item: Omit<Outli
 /** Takes an item out; its children move up. */
 export const removeItem = (outline: Outline, at: number): Outline => settled(outline.toSpliced(at, 1));
 
+/** The headings of a draft as an outline, the text below each as its note: for asking what the draft covers. */
+export function outlineOfDraft({ blocks }: Draft): Outline {
+  const out: OutlineItem[] = [];
+  for (const { id, kind, level, text } of blocks) {
+    if (kind === 'heading' && (level ?? TOP) >= TOP)
+      out.push({
+        id,
+        level: Math.min(DEEPEST, level ?? TOP),
+        text: text.replace(/\s+/g, ' ').trim(),
+        note: '',
+      });
+    else {
+      // What stands before the first heading belongs to the whole.
+      if (out.length === 0) out.push({ id, level: TOP, text: '', note: '' });
+      out[out.length - 1].note += `${text}\n`;
+    }
+  }
+  return out;
+}
+
 /** The headings of a draft as an outline; notes of items that are still there are kept, planned ones stay where they were. */
 export function outlineFromDraft(draft: Draft, before: Outline): Outline {
   const notes = new Map(before.map((item) => [item.id, item.note]));

@@ -12,6 +12,7 @@ export { compareStudies, type StudyChange } from './compare-studies.ts';
 export { bareHeading } from './heading-words.ts';
 export type { LeaveOut } from './off-topic.ts';
 export { PAGE_CRITERIA, scoreAsPage } from './page-criteria.ts';
+export { readQuestionList } from './question-list.ts';
 export type { Asked, AskedPlace, StudyQuestion } from './questions.ts';
 export type { Statement } from './statements.ts';
 export { BAND_FIGURES, type BandFigure, type Study, type StudyAround, StudyBook } from './study.ts';

@@ -16,6 +16,8 @@ export interface Asked {
   volume: number | null;
   /** Address of the page whose heading it is. */
   address?: string;
+  /** For a question that the writer brought: where it was met, in the writer's words. */
+  where?: string;
 }
 
 /** Questions that ask the same. */

@@ -107,14 +107,25 @@ export class StudyBook {
     };
   }
 
-  /** What the criteria take from a study. */
-  facts(study: Study): StudyFacts {
+  /** Uses of the query in 100 words on the pages taken in. */
+  keywordRates(study: Study): Band | null {
     const taken = new Set(study.taken);
-    const rates = bandOf(
+    return bandOf(
       this.readings.filter(({ page }) => taken.has(page.address)).map(({ figures }) => figures.keywordRate),
     );
+  }
+
+  /** The forms in which the pages write a term (by its key), that of the study first. */
+  formsOf(key: string, form: string): string[] {
+    const gram = this.table.gram(key);
+    const forms = gram === undefined ? [] : this.readings.map((_, page) => this.table.formOn(gram, page));
+    return [...new Set([form, ...forms.filter(Boolean)])];
+  }
+
+  /** What the criteria take from a study. */
+  facts(study: Study): StudyFacts {
     return {
-      keywordRateUpper: rates?.upper ?? 0,
+      keywordRateUpper: this.keywordRates(study)?.upper ?? 0,
       words: study.bands.words,
       score: study.bands.score && { ...study.bands.score, topTen: study.topTen ?? 0 },
       terms: study.terms.map(({ key, form, group, heading, share, band }) => ({

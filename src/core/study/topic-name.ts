@@ -6,7 +6,8 @@ const LONGEST = 7;
 /** A page that speaks of itself, of its reader's place in it, or of a figure of its own names no topic of several pages. */
 const OWN_VOICE = /\b(?:we|our|ours|us|i|my|me|mine|this (?:page|guide|article|chapter|section|post))\b|\d/i;
 /** What points outside the heading. */
-const POINTING = /^(?:if|when|before|after|by|while|until)\b|\b(?:them|it|its|these|those|this|that|which|extra|here|your|you)\b/i;
+const POINTING =
+  /^(?:if|when|before|after|by|while|until)\b|\b(?:them|it|its|these|those|this|that|which|extra|here|your|you)\b/i;
 const ASKS = /\?\s*$/;
 const OF_CODE = /[(){}[\]<>`_=/\\]|\p{Ll}\p{Lu}/u;
 
