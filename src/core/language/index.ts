@@ -19,7 +19,7 @@ export {
 export { fold, normalForm } from './normal.ts';
 export { type ProseLikeness, proseLikeness } from './prose-likeness.ts';
 export { fleschKincaidGrade, fleschReadingEase } from './readability.ts';
-export { asHeading } from './sentence-case.ts';
+export { asHeading, sentenceCase } from './sentence-case.ts';
 export { sentenceBreaks } from './sentences.ts';
 export { spelledLike } from './spellings.ts';
 export { stemCount } from './stem-frequency.ts';

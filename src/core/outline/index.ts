@@ -3,7 +3,7 @@
  *
  * `outline` is the tree and what can be done to it. Beside a study, `outline-coverage` tells what the plan answers by the
  * stems of its branches (`outline-words`) and what it lacks, `merge` places gaps, branches and questions without doubles,
- * `proposals` makes plans in several shapes (`proposal-text` keeps them as text), `word-budget` shares out the length, `outline-checks` says what is not right.
+ * `proposals` makes plans: `proposal-sections` chooses what they are of, `shapes` gives it a shape, `heading-forms` knows the grammar of headings, `tones` which do not go together (`proposal-text` keeps plans as text), `word-budget` shares out the length, `outline-checks` says what is not right.
  * In the draft, `placeholders` are headings that wait for their text; `reorder` moves written sections into the plan's order.
  */
 export {
@@ -39,18 +39,17 @@ export {
 } from './outline-coverage.ts';
 export { ownNote } from './outline-words.ts';
 export { finishedDraft, placeholderHeadings } from './placeholders.ts';
-export { planText, readPlan } from './proposal-text.ts';
 export {
-  fittingShapes,
   type Ground,
-  openQuestions,
   type Proposal,
   type ProposalInput,
   type ProposedItem,
-  proposalKey,
-  proposeOutlines,
   SHAPE_NAMES,
   type Shape,
-} from './proposals.ts';
+} from './proposal.ts';
+export { planText, readPlan } from './proposal-text.ts';
+export { openQuestions, proposalKey, proposeOutlines, standing } from './proposals.ts';
 export { isOrderedOtherwise, reorderDraft } from './reorder.ts';
-export { wordBudget } from './word-budget.ts';
+export { fittingShapes } from './shapes.ts';
+export { clashingTones } from './tones.ts';
+export { budgetRemarks, wordBudget } from './word-budget.ts';

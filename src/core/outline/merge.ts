@@ -105,5 +105,7 @@ export function addFaq(
 /** A question as a heading: with a capital and a question mark. */
 export function asQuestion(text: string): string {
   const bare = text.trim().replace(/[?.!]+$/, '');
-  return `${asHeading(bare)}?`.replace(/\bi\b/g, 'I');
+  // "How to mend a hole" asks nobody.
+  const mark = /^how to\b/i.test(bare) ? '' : '?';
+  return `${asHeading(bare)}${mark}`.replace(/\bi\b/g, 'I');
 }

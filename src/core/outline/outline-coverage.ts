@@ -29,7 +29,7 @@ export interface OutlineCoverage {
   topics: CoveredItem[];
   questions: CoveredItem[];
   terms: CoveredItem[];
-  /** Share of all of it, 0-1; null: nothing is to be covered. */
+  /** Share of the topics and questions, 0-1, each by how many pages have it; null: nothing is to be covered. Terms are shown apart. */
   share: number | null;
 }
 
@@ -44,8 +44,8 @@ export function topicCoverOf(
   subject: ReadonlySet<string>,
   bases: WordBases,
 ): number {
-  const name = stemsOfText(topic.name, bases).filter((stem) => !subject.has(stem));
-  if (name.length > 0 && name.every((stem) => branch.stems.has(stem))) return 1;
+  const want = wantOf(topic.name, subject, bases);
+  if (!want.bare && saying(want, (stem) => branch.stems.has(stem)) >= SAYS) return 1;
   return topic.stems.reduce((sum, [stem, weight]) => sum + (branch.stems.has(stem) ? weight : 0), 0);
 }
 
@@ -56,6 +56,10 @@ const answers = (
   subject: ReadonlySet<string>,
   bases: WordBases,
 ): boolean => saying(wantOf(question, subject, bases), (stem) => branch.stems.has(stem)) >= SAYS;
+
+/** What a question weighs beside a topic's share of the pages, and the least that a topic weighs. */
+const QUESTION = 0.5;
+const LEAST = 0.1;
 
 /** The smallest branch for which something holds. */
 function smallest(
@@ -71,7 +75,7 @@ function smallest(
   return best?.id ?? null;
 }
 
-/** Which must-cover topics, questions and staple terms an outline answers, by meaning (stems), with the item that does. */
+/** Which must-cover topics, questions and staple terms an outline answers, by meaning, with the item that does. */
 export function outlineCoverage(outline: Outline, wanted: ToCover, bases: WordBases): OutlineCoverage {
   const branches = branchWords(outline, bases);
   const subject = new Set(stemsOfText(wanted.query, bases));
@@ -96,13 +100,17 @@ export function outlineCoverage(outline: Outline, wanted: ToCover, bases: WordBa
           : null,
       };
     });
-  const all = [...topics, ...questions, ...terms];
-  return {
-    topics,
-    questions,
-    terms,
-    share: all.length === 0 ? null : all.filter(({ by }) => by !== null).length / all.length,
-  };
+  // A question weighs as a topic that half of the pages have: who chose it wants it answered.
+  const weights = [
+    ...mustTopics(wanted).map(({ share }) => Math.max(LEAST, share)),
+    ...questions.map(() => QUESTION),
+  ];
+  const wantedInAll = weights.reduce((sum, weight) => sum + weight, 0);
+  const covered = [...topics, ...questions].reduce(
+    (sum, { by }, at) => sum + (by === null ? 0 : weights[at]),
+    0,
+  );
+  return { topics, questions, terms, share: wantedInAll === 0 ? null : covered / wantedInAll };
 }
 
 /** Something that the pages have and an outline lacks, with the best place for it. */

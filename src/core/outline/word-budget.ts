@@ -52,3 +52,32 @@ export function wordBudget(
   });
   return { intro, sections };
 }
+
+/** A section of fewer words says too little to stand under a heading of its own. */
+const THIN = 60;
+const NAMED = 3;
+
+/** What a budget shows about a plan: sections that would get too few words, a plan that is too big for its length. */
+export function budgetRemarks(
+  outline: Outline,
+  total: number,
+  sections: ReadonlyMap<string, number>,
+): { id: string | null; text: string }[] {
+  const thin = outline.filter(({ id, text }, at) => {
+    const opens = outline[at + 1] !== undefined && outline[at + 1].level > outline[at].level;
+    return text.trim() !== '' && !opens && (sections.get(id) ?? THIN) < THIN;
+  });
+  if (thin.length === 0) return [];
+  const own = outline.filter(({ text }) => text.trim()).length;
+  if (thin.length * 2 > own)
+    return [
+      {
+        id: null,
+        text: `${own} headings are too many for ${total.toLocaleString('en')} words: most would get fewer than ${THIN}. Take some out, or plan for a longer post.`,
+      },
+    ];
+  return thin.slice(0, NAMED).map(({ id, text }) => ({
+    id,
+    text: `"${text.replace(/\s+/g, ' ').trim()}" gets about ${sections.get(id)} words. Fewer than ${THIN} are hardly a section: join it to another, or plan for a longer post.`,
+  }));
+}

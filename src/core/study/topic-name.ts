@@ -1,4 +1,4 @@
-import { asHeading, isFunctionWord, isMostlyVerb } from '../language/index.ts';
+import { isFunctionWord, isMostlyVerb, sentenceCase } from '../language/index.ts';
 import { isExpositoryWord } from '../meaning/index.ts';
 
 /** A name is no longer than so many words, where a shorter one is there. */
@@ -10,28 +10,6 @@ const POINTING =
   /^(?:if|when|before|after|by|while|until)\b|\b(?:them|it|its|these|those|this|that|which|extra|here|your|you)\b/i;
 const ASKS = /\?\s*$/;
 const OF_CODE = /[(){}[\]<>`_=/\\]|\p{Ll}\p{Lu}/u;
-
-/** Capital letters only where a sentence has them: headings are often written in capitals. */
-export function sentenceCase(text: string): string {
-  const words = text.split(' ');
-  const isShouted = (word: string) => /\p{L}/u.test(word) && word === word.toUpperCase() && word.length > 1;
-  const shouted = words.filter(isShouted).length;
-  if (shouted > words.length * 0.6 && text.replace(/[^\p{L}]/gu, '').length > 4)
-    return asHeading(text.toLowerCase());
-  const capitals = words.slice(1).filter((word) => /^\p{Lu}\p{Ll}/u.test(word)).length;
-  if (words.length < 2 || capitals < (words.length - 1) * 0.6) return asHeading(text);
-  const small = words
-    .slice(1)
-    .filter((word) => isFunctionWord(word.toLowerCase()) && word !== word.toLowerCase());
-  // "Apache Rewrite Engine" may be a name; "How To Pack A Bag" is none.
-  if (words.length === 2 && small.length === 0 && capitals === 1)
-    return asHeading(`${words[0]} ${words[1].toLowerCase()}`);
-  return asHeading(
-    words
-      .map((word, at) => (at > 0 && /^\p{Lu}\p{Ll}+\W*$/u.test(word) ? word.toLowerCase() : word))
-      .join(' '),
-  );
-}
 
 /** A heading without what only its own page needs: "Using the rack" is about the rack. */
 const trimmed = (heading: string): string =>

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { clashingTones } from '../../core/outline/index.ts';
 import { ChipsField } from './chips-field.tsx';
 import { TextField } from './field.tsx';
 import { WordsField } from './words-field.tsx';
@@ -67,7 +68,18 @@ export const GoalField = (props: TextProps) => (
   <TextField label="Goal" list={GOALS} placeholder="What the post is for" {...props} />
 );
 
-export const ToneField = (props: TextProps) => <TextField label="Tone" list={TONES} {...props} />;
+/** Says where two of the tones that are wished for cannot be had at once. */
+export const ToneField = ({ note, ...props }: TextProps) => {
+  const clash = clashingTones(props.value);
+  return (
+    <TextField
+      label="Tone"
+      list={TONES}
+      note={clash ? `"${clash[0]}" and "${clash[1]}" pull two ways: keep one of them.` : note}
+      {...props}
+    />
+  );
+};
 
 export const StyleField = (props: TextProps) => <TextField label="Style" list={STYLES} {...props} />;
 

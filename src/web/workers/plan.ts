@@ -1,5 +1,6 @@
 import {
   addFaq,
+  budgetRemarks,
   combine,
   type Gap,
   mergeGaps,
@@ -33,6 +34,8 @@ export interface PlanWish {
   questions: string[];
   /** Words of the whole post. */
   words: number;
+  audience: string[];
+  tone: string;
   /** Characters that a heading may have. */
   characters: number;
 }
@@ -75,7 +78,10 @@ export const plans = {
     return {
       coverage: outlineCoverage(outline, cover, bases),
       gaps: outlineGaps(outline, cover, bases),
-      checks: outlineChecks(outline, wish, bases.vocabulary),
+      checks: [
+        ...outlineChecks(outline, wish, bases.vocabulary),
+        ...budgetRemarks(outline, wish.words, sections),
+      ],
       budget: { intro, sections: Object.fromEntries(sections) },
       open: openQuestions(
         outline.map(({ text }) => text),
@@ -100,6 +106,9 @@ export const plans = {
         topics: study?.topics ?? [],
         asked: study?.questions ?? [],
         unsaid: study?.unsaid ?? [],
+        words: wish.words,
+        audience: wish.audience.join(', '),
+        tone: wish.tone,
       },
       count,
       new Set(before),

@@ -141,6 +141,8 @@ describe('a plan in the same worker', () => {
     must: ['High water'],
     questions: ['When is low water?'],
     words: 600,
+    audience: [],
+    tone: '',
     characters: 70,
   };
   const item = (text: string) => ({ id: text, level: 2, text, note: '' });

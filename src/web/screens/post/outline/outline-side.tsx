@@ -2,7 +2,6 @@ import type { Planned } from '../../../../core/outline/index.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { counted } from '../../../ui/figures.ts';
 import { TabPanel, TabRow, TabSet } from '../../../ui/tabs.tsx';
-import { Waiting } from '../../../ui/waiting.tsx';
 import { WordLink } from '../../../ui/word-link.tsx';
 import type { PlanView, PlanWish } from '../../../workers/plan.ts';
 import { Editable } from '../frame/editable.tsx';
@@ -15,6 +14,15 @@ import type { OutlineEditing } from './use-outline-editing.ts';
 const SIDES = ['gaps', 'tray', 'proposals', 'checks'] as const;
 export type Side = (typeof SIDES)[number];
 
+/** What stands where the study's pages have to be read before anything can be told. */
+const ReadAgain = ({ done, of }: { done: number | null; of: number }) => (
+  <p role="status" className="rounded-md bg-sand/40 px-3 py-4 text-soft">
+    {of > 0
+      ? `Reading the pages of the study again${done ? `: ${done} of ${of}` : ''}. What they share is worked out from them.`
+      : 'Working out what the outline covers.'}
+  </p>
+);
+
 /** Beside the outline: what is missing, what can be pulled in, whole proposals, and what to look at again. */
 export function OutlineSide({
   editing: { worked, setUndoable, place },
@@ -25,6 +33,8 @@ export function OutlineSide({
   stamp,
   tray,
   unstudied,
+  reading,
+  pages,
   onShow,
 }: {
   editing: OutlineEditing;
@@ -37,6 +47,10 @@ export function OutlineSide({
   tray: ReturnType<typeof trayItems> | null;
   /** No pages were studied for this post. */
   unstudied: boolean;
+  /** Pages of the study that were read so far; null: none are being read. */
+  reading: number | null;
+  /** Pages of the study. */
+  pages: number;
   /** Brings a heading into sight. */
   onShow: (id: string) => void;
 }) {
@@ -95,13 +109,13 @@ export function OutlineSide({
                   }
                 />
               ) : (
-                <Waiting className="h-40" />
+                <ReadAgain done={reading} of={pages} />
               ))}
             {side === 'tray' &&
               (tray ? (
                 <Tray items={tray} onPlace={(items) => place(items)} />
               ) : (
-                !unstudied && <Waiting className="h-40" />
+                !unstudied && <ReadAgain done={reading} of={pages} />
               ))}
             {side === 'proposals' && (
               <ProposalsPanel

@@ -25,7 +25,7 @@ export function OutlineStep() {
   const words = useAppSelector((state) => state.openPost.words);
   const study = useStudyRow(session.siteId, session.id);
   const brief = useLiveQuery(() => briefOfPost(session.siteId, session.id), [session]);
-  const { view } = useStudyView(study ?? null);
+  const { view, done } = useStudyView(study ?? null);
   const must = brief?.topics ?? commonTopics(study?.facts ?? null);
   const { wish, stamp } = usePlanWish(study ?? null, must);
   const plan = usePlan(wish, stamp);
@@ -133,6 +133,8 @@ export function OutlineStep() {
               stamp={stamp}
               tray={tray}
               unstudied={study === null}
+              reading={done}
+              pages={study?.pages.length ?? 0}
               onShow={(id) => list.current?.querySelector<HTMLElement>(`[data-item="${id}"]`)?.focus()}
             />
           }

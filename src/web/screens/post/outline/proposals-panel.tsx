@@ -8,6 +8,7 @@ import {
   proposalKey,
   readPlan,
   SHAPE_NAMES,
+  standing,
 } from '../../../../core/outline/index.ts';
 import { generationsOf, keepGenerations } from '../../../data/briefs.ts';
 import { attempt } from '../../../state/attempt.ts';
@@ -53,6 +54,14 @@ function branches(items: readonly ProposedItem[]): ProposedItem[][] {
     else out[out.length - 1].push(item);
   }
   return out;
+}
+
+/** What a proposal stands on, in words. */
+function standingInWords({ items }: Proposal): string {
+  const { headings, founded, pages } = standing(items);
+  return founded === 0
+    ? `${counted(headings, 'heading')}, none of them from the pages`
+    : `${founded} of ${counted(headings, 'heading')} stand on ${counted(pages, 'page')}`;
 }
 
 /** Outlines that are proposed: whole ones, single branches, or several combined; all of them are kept. */
@@ -145,7 +154,10 @@ export function ProposalsPanel({
           className="mb-4 rounded-md border bg-sheet"
         >
           <header className="flex items-center gap-2 border-b px-3 py-1.5">
-            <h3 className="min-w-0 flex-1 font-semibold">{SHAPE_NAMES[proposal.shape]}</h3>
+            <h3 className="min-w-0 flex-1 font-semibold">
+              {SHAPE_NAMES[proposal.shape]}
+              <span className="block font-normal text-soft">{standingInWords(proposal)}</span>
+            </h3>
             <Button look="word" onClick={() => onReplace(proposal.items.map(planned))}>
               Take this one
             </Button>

@@ -14,7 +14,9 @@ export function usePlanWish(
   must: readonly string[] | null,
 ): { wish: PlanWish; stamp: string } {
   const { site } = usePost();
-  const { keyword, points, questions, targetWords } = useAppSelector((state) => state.openPost.fields);
+  const { keyword, points, questions, targetWords, audience, tone } = useAppSelector(
+    (state) => state.openPost.fields,
+  );
   const { limits } = site.profile ?? defaultProfile;
   const { from, to } = wishedLength({ targetWords }, study?.facts ?? null, limits.bodyWords);
   return {
@@ -26,6 +28,8 @@ export function usePlanWish(
       must: [...(must ?? [])],
       questions,
       words: targetWords ?? Math.round((from + to) / 2),
+      audience,
+      tone,
       characters: limits.headingCharacters,
     },
     stamp: study ? JSON.stringify([study.id, study.pages.map(({ left }) => left), study.choices]) : '',
