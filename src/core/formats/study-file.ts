@@ -1,7 +1,7 @@
 import type { StudyFacts } from '../criteria/index.ts';
 import validate from './generated/study-file-validator.js';
 import validateReport from './generated/study-report-validator.js';
-import { type StudyReportJson, studyFileOf } from './study-report-json.ts';
+import { factsOfReport, type StudyReportJson } from './study-report-json.ts';
 
 /** A study as it is exported: which pages it goes by, and what the criteria take from it. */
 export interface StudyFile {
@@ -14,6 +14,23 @@ export interface StudyFile {
   pages: { address: string; publisher: string; rank: number; title: string; taken: boolean }[];
   facts: StudyFacts;
 }
+
+/** The same study as an exported file of the application holds it. */
+const studyFileOf = (report: StudyReportJson): StudyFile => ({
+  format: 'dune-sparrow-study',
+  version: 1,
+  query: report.query,
+  region: '',
+  made: '',
+  pages: report.pages.map(({ file, title, leaveOut }, at) => ({
+    address: file,
+    publisher: '',
+    rank: at + 1,
+    title,
+    taken: leaveOut === null,
+  })),
+  facts: factsOfReport(report),
+});
 
 const wrong = (errors: typeof validate.errors): string => {
   const [error] = errors ?? [];

@@ -1,7 +1,6 @@
 import type { StudyFacts } from '../criteria/index.ts';
 import { Vocabulary, WordBases } from '../language/index.ts';
 import type { Band, PageReading, Study, StudyBook, StudyQuestion, Topic, Unsaid } from '../study/index.ts';
-import type { StudyFile } from './study-file.ts';
 
 /** A study as `study --json` prints it and `study-report.schema.json` describes it. */
 export interface StudyReportJson {
@@ -94,7 +93,7 @@ function weighted(stems: readonly string[]): [string, number][] {
 }
 
 /** What the criteria take from such a study. */
-function factsOf({ terms, topics, bands }: StudyReportJson): StudyFacts {
+export function factsOfReport({ terms, topics, bands }: StudyReportJson): StudyFacts {
   const bases = new WordBases(new Vocabulary());
   const { words, score, keywordRate } = bands;
   return {
@@ -114,23 +113,6 @@ function factsOf({ terms, topics, bands }: StudyReportJson): StudyFacts {
     topics: topics.map(({ name, share, stems }) => ({ name, share, stems: weighted(stems) })),
   };
 }
-
-/** The same study as an exported file of the application holds it. */
-export const studyFileOf = (report: StudyReportJson): StudyFile => ({
-  format: 'dune-sparrow-study',
-  version: 1,
-  query: report.query,
-  region: '',
-  made: '',
-  pages: report.pages.map(({ file, title, leaveOut }, at) => ({
-    address: file,
-    publisher: '',
-    rank: at + 1,
-    title,
-    taken: leaveOut === null,
-  })),
-  facts: factsOf(report),
-});
 
 const median = (values: number[]): number => {
   const sorted = [...values].sort((a, b) => a - b);

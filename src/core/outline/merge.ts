@@ -2,21 +2,10 @@ import { isFaqHeading, type NextId } from '../draft/index.ts';
 import { asHeading, type WordBases } from '../language/index.ts';
 import { branchLength, type Outline, type OutlineItem } from './outline.ts';
 import type { Gap } from './outline-coverage.ts';
-import { stemsOfText } from './outline-words.ts';
+import { sameHeading } from './outline-words.ts';
 
-/** Two headings say the same when so much of their stems is shared. */
-const SAME = 0.75;
 const DEEPEST = 4;
 export const FAQ_HEADING = 'Frequently asked questions';
-
-/** Whether two headings say the same, in whatever order and form. */
-export function sameHeading(a: string, b: string, bases: WordBases): boolean {
-  const [left, right] = [new Set(stemsOfText(a, bases)), new Set(stemsOfText(b, bases))];
-  if (left.size === 0 || right.size === 0) return a.trim().toLowerCase() === b.trim().toLowerCase();
-  let shared = 0;
-  for (const stem of left) if (right.has(stem)) shared += 1;
-  return shared / (left.size + right.size - shared) >= SAME;
-}
 
 const item = (nextId: NextId, level: number, text: string, note: string): OutlineItem => ({
   id: nextId(),

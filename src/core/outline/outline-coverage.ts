@@ -4,7 +4,7 @@ import type { WordBases } from '../language/index.ts';
 import { SAYS, saying, wantOf } from '../meaning/index.ts';
 import type { StudyQuestion, Topic } from '../study/index.ts';
 import { branchLength, type Outline } from './outline.ts';
-import { type BranchWords, branchWords, stemsOfText } from './outline-words.ts';
+import { type BranchWords, branchWords, sameHeading, stemsOfText } from './outline-words.ts';
 
 /** What of a study is to be covered. */
 export interface ToCover {
@@ -192,6 +192,9 @@ export function outlineGaps(
   for (const text of wanted.questions) {
     if (branches.some((branch) => answers(branch, text, subject, bases))) continue;
     const own = stemsOfText(text, bases).filter((stem) => !subject.has(stem));
+    // A topic that only says the question without its mark is no gap beside it.
+    const twin = gaps.findIndex((gap) => gap.kind === 'topic' && sameHeading(gap.text, text, bases));
+    if (twin >= 0) gaps.splice(twin, 1);
     gaps.push({
       kind: 'question',
       text,

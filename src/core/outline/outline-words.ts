@@ -47,3 +47,15 @@ export function branchWords(outline: Outline, bases: WordBases): BranchWords[] {
     ),
   }));
 }
+
+/** Two headings say the same when so much of their stems is shared. */
+const SAME = 0.75;
+
+/** Whether two headings say the same, in whatever order and form. */
+export function sameHeading(a: string, b: string, bases: WordBases): boolean {
+  const [left, right] = [new Set(stemsOfText(a, bases)), new Set(stemsOfText(b, bases))];
+  if (left.size === 0 || right.size === 0) return a.trim().toLowerCase() === b.trim().toLowerCase();
+  let shared = 0;
+  for (const stem of left) if (right.has(stem)) shared += 1;
+  return shared / (left.size + right.size - shared) >= SAME;
+}

@@ -2,8 +2,8 @@ import { sentenceCase, type WordBases } from '../language/index.ts';
 import { SAYS, saying, wantOf } from '../meaning/index.ts';
 import type { Topic } from '../study/index.ts';
 import { headingKind } from './heading-forms.ts';
-import { asQuestion, sameHeading } from './merge.ts';
-import { stemsOfText } from './outline-words.ts';
+import { asQuestion } from './merge.ts';
+import { sameHeading, stemsOfText } from './outline-words.ts';
 import type { Ground, ProposalInput } from './proposal.ts';
 
 /** Sections of a proposal: one for so many words, between the fewest and the most. */

@@ -1,6 +1,6 @@
 import type { WordBases } from '../language/index.ts';
 import type { StudyQuestion } from '../study/index.ts';
-import { sameHeading } from './merge.ts';
+import { sameHeading } from './outline-words.ts';
 import type { Proposal, ProposalInput, ProposedItem, Shape } from './proposal.ts';
 import { sectionsOf } from './proposal-sections.ts';
 import { BEGINNERS, fittingShapes, shaped } from './shapes.ts';

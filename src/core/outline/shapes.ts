@@ -1,7 +1,7 @@
 import { asHeading, sentenceCase, type WordBases } from '../language/index.ts';
 import { asAsked, asOrder, doingOf, formalHeading, headingKind, whatIs, within } from './heading-forms.ts';
-import { asQuestion, sameHeading } from './merge.ts';
-import { stemsOfText } from './outline-words.ts';
+import { asQuestion } from './merge.ts';
+import { sameHeading, stemsOfText } from './outline-words.ts';
 import type { Ground, ProposalInput, ProposedItem, Shape } from './proposal.ts';
 import { bareLabel, isPoint, questionsOf, type Section, sectionCount } from './proposal-sections.ts';
 

@@ -171,7 +171,9 @@ describe('a plan in the same worker', () => {
   it('is proposed from the study, and without one from its points alone', async () => {
     await begun();
     const proposals = await plans.propose(wish, 3, [], '2');
-    expect(proposals).toHaveLength(3);
+    // Three short pages give one plan; another would only say the same in other words.
+    expect(proposals).toHaveLength(1);
+    expect(proposals[0].items.map(({ text }) => text)).toContain('The causeway is ours');
     const alone = await plans.propose({ ...wish, studyId: null, must: [] }, 1, [], '');
     expect(alone[0].items.some(({ text }) => text.includes('The causeway is ours'))).toBe(true);
   });
