@@ -35,7 +35,7 @@ const studyFileOf = (report: StudyReportJson): StudyFile => ({
 const wrong = (errors: typeof validate.errors): string => {
   const [error] = errors ?? [];
   const where = error?.instancePath ? ` at ${error.instancePath.slice(1).replaceAll('/', ' > ')}` : '';
-  return `This is no study${where}: ${error?.message ?? 'unknown shape'}.`;
+  return `This is no exported study${where}: ${error?.message ?? 'unknown shape'}.`;
 };
 
 /** A study as it was read: as a file of the application holds it, and as the command line printed it, where it did. */

@@ -10,7 +10,9 @@ const PARTICLE = /^(?:up|off|out|down|in|on|with|for|from|to|after|over|away|bac
 const POSSESSIVE = /^(?:your|my|our|their|its|his|her)$/i;
 
 /** Verbs that the counts know as something else. */
-const VERBS = new Set('set put cut open clean dry keep let read book plan light'.split(' '));
+const VERBS = new Set(
+  'back split hit let shut bring set put cut open clean dry keep let read book plan light'.split(' '),
+);
 const isVerb = (word: string): boolean => /^[vm]$/.test(partOfSpeech(word) ?? '') || VERBS.has(word);
 const lower = (word: string): string =>
   /^[\p{Lu}\d]{2}|^\p{Ll}+\p{Lu}/u.test(word) ? word : word.toLowerCase();
@@ -39,7 +41,7 @@ export function headingKind(heading: string): HeadingKind {
       second !== undefined &&
       third === undefined &&
       /[^s]s$/.test(second) &&
-      !/^[na]$/.test(partOfSpeech(word) ?? '');
+      !/^[nm]$/.test(partOfSpeech(word) ?? '');
     return takes || plural ? 'doing' : 'noun';
   }
   const takesObject =

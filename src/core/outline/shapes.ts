@@ -8,6 +8,7 @@ import { bareLabel, isPoint, questionsOf, type Section, sectionCount } from './p
 /** Doings and questions that a shape of them needs. */
 const FEWEST_OF_KIND = 3;
 const COMPARED = /\b(?:vs|versus|or|best|compared?|comparison|reviews?)\b/i;
+const PRICED = /\b(?:costs?|prices?|money|buy|buying|budget)\b/i;
 const LISTED = /\b(?:list|ideas|tips|checklist|examples|ways|things)\b/i;
 export const BEGINNERS = /(?:beginner|novice|new|first|start)/i;
 const TROUBLE =
@@ -125,9 +126,16 @@ function questionsAndAnswers(
     .map(({ text, grounds }) => heading(2, text, grounds));
 }
 
+/** Whether a purchase is weighed: by the query, or because the pages speak of prices. */
+const isWeighed = ({ query, intent, topics, asked }: ProposalInput): boolean =>
+  COMPARED.test(query) ||
+  intent === 'commercial' ||
+  [...topics.map(({ name }) => name), ...asked.map(({ text }) => text)].some((text) => PRICED.test(text));
+
 /** What is compared by one thing after another, for a query that compares or weighs a purchase; null for any other. */
-function comparison(sections: readonly Section[], { query, intent }: ProposalInput): ProposedItem[] | null {
-  if (doingOf(query) !== null || !(COMPARED.test(query) || intent === 'commercial')) return null;
+function comparison(sections: readonly Section[], input: ProposalInput): ProposedItem[] | null {
+  const { query } = input;
+  if (doingOf(query) !== null || !isWeighed(input)) return null;
   const name = bareLabel(query.replace(/^(?:the )?best /i, ''));
   return [
     heading(

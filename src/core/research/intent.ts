@@ -5,11 +5,19 @@ import { isQuestion } from './phrase-stems.ts';
 /** Words that tell what somebody wants who types them. */
 const WORDS: Record<Exclude<Intent, 'navigational'>, RegExp> = {
   transactional:
-    /\b(?:buy|hire|rent|rental|rentals|order|booking|book|price|prices|cheap|deal|deals|discount|sale|for sale|near me|shop|delivery|coupon|tickets?|classes|course)\b/,
+    /\b(?:buy|hire|rent|rental|rentals|order|booking|book|price|prices|cheap|deal|deals|discount|sale|shop|delivery|tickets?|flights?|classes|course|voucher|reserve|reservation|sign up|subscribe|hotels?)\b/,
   commercial:
-    /(?:^top\b|\btop \d)|\b(?:best|review|reviews|reviewed|test|tested|vs|versus|compare|comparison|alternatives?|which|worth it|buying guide|or buy|for beginners? under)\b/,
+    /(?:^top\b|\btop \d)|\b(?:best|review|reviews|reviewed|test|tested|vs|versus|compared?|comparison|alternatives?|which|good|recommended|recommendations?|rated|or buy|buyers? guide|for beginners? under|(?:tools?|software|apps?|platforms?|services|crm) for)\b/,
   informational:
-    /\b(?:how|what|why|when|where|who|can|does|do|is|are|should|guide|tips|ideas|list|checklist|plan|planner|planning|learn|meaning|example|examples|chart|calculator|route|routes|map|times|repair|fix|mend|replace|checks?)\b/,
+    /\b(?:how|what|why|when|where|who|can|does|do|is|are|should|guide|tips|ideas|list|checklist|plan|planner|planning|learn|meaning|example|examples|template|chart|calculator|route|routes|map|times|repair|fix|mend|replace|checks?|average cost|cost of)\b/,
+};
+
+/** What leaves little doubt, even within a question. */
+const SURE: Record<Exclude<Intent, 'navigational' | 'informational'>, RegExp> = {
+  transactional:
+    /\b(?:near me|nearby|for sale|second hand|used .+ for sale|coupons?|promo code|discount code|quotes?$|appointment|free shipping|free trial|download|outlet|online order|order .+ online|same day|open now|sign up)\b|\bquote\b/,
+  commercial:
+    /\b(?:worth it|worth the money|worth buying|should i (?:buy|get|choose)|buying guide|which .+ (?:buy|choose)|(?:most|least) (?:reliable|comfortable|durable|popular|affordable|efficient|accurate|quiet)|(?:cheap|quiet|light|strong|fast|small|safe|warm|dry|simpl|bright|comfi)est)\b|^[\p{L}\d -]+ or [\p{L}\d -]+ (?:bikes?|tyres?|lights?|bags?|tents?|cars?|phones?|laptops?|shoes)$/u,
 };
 
 /** What a page of each kind is mostly for. */
@@ -34,6 +42,8 @@ export interface IntentReading {
 /** One clear word counts as much as all of the first pages together. */
 const WORD_POINTS = 1;
 const PAGE_POINTS = 1;
+/** What leaves little doubt outweighs a question's form. */
+const SURE_POINTS = 2.5;
 
 /** Publishers whose own name a phrase holds. */
 function namedPublisher(phrase: string, found: Keyword['found']): string | null {
@@ -70,10 +80,17 @@ export function intentOf({ phrase, found }: Pick<Keyword, 'phrase' | 'found'>): 
     shares.informational += 2 * WORD_POINTS;
     reasons.informational.push('it asks a question');
   }
+  for (const intent of ['transactional', 'commercial'] as const) {
+    const hit = SURE[intent].exec(text);
+    if (!hit) continue;
+    shares[intent] += SURE_POINTS;
+    reasons[intent].push(`it says "${hit[0]}"`);
+  }
   for (const intent of ['transactional', 'commercial', 'informational'] as const) {
     const hit = WORDS[intent].exec(text);
     // A question about buying is still a question.
     if (!hit || (asked && intent === 'informational')) continue;
+    if (intent !== 'informational' && SURE[intent].test(text)) continue;
     shares[intent] += asked ? WORD_POINTS / 2 : WORD_POINTS;
     reasons[intent].push(`it says "${hit[0]}"`);
   }

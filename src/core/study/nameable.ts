@@ -35,7 +35,8 @@ export function nameableValue(key: string, isOfQuery: (word: string) => boolean)
     const word = words[at];
     if (word === 'of') continue;
     if ((word === 'the' || word === 'a') && words[at - 1] === 'of') continue;
-    if (isFunctionWord(word) || partOfSpeech(word) === 'r') return 0;
+    if (isFunctionWord(word) || partOfSpeech(word) === 'r' || (isMostlyVerb(word) && !isOfQuery(word)))
+      return 0;
   }
   if (partOfSpeech(last) === 'r' || partOfSpeech(first) === 'r') return 0;
   const joined = words.includes('of');
