@@ -43,8 +43,8 @@ export default defineConfig({
     port,
     env: {
       PORT: String(port),
-      // A server that a test plays, as if it were a host of the network.
-      ALLOW_HOSTS: `127.0.0.1:${port + 1}`,
+      // Servers that tests play, as if they were hosts of the network.
+      ALLOW_HOSTS: `127.0.0.1:${port + 1},127.0.0.1:${port + 3}`,
       BLOG_PORT: String(port + 2),
       DATA_DIR: mkdtempSync(join(tmpdir(), 'dune-sparrow-data-')),
     },

@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, type Locator, type Page, test } from '@playwright/test';
@@ -88,7 +89,10 @@ test('the pages of a keyword are studied: left out, taken back, terms chosen, an
 
   // Topics as written, questions that can be chosen, figures, and what nobody says.
   await tab(page, /^Topics/).click();
-  await page.getByRole('table', { name: 'Topics' }).getByRole('button', { name: 'Size', exact: true }).click();
+  await page
+    .getByRole('table', { name: 'Topics' })
+    .getByRole('button', { name: 'Size', exact: true })
+    .click();
   await expect(page.getByRole('list', { name: 'Headings of Size' })).toContainText('Which size?');
   await tab(page, /^Questions/).click();
   await page.getByRole('checkbox', { name: 'Answer how long do waterproof panniers last' }).click();
@@ -178,6 +182,62 @@ const savedPage = (title: string, address: string, ...parts: string[]) =>
     .map((part, at) => `<h2>${part}</h2><p>${prose(part, at)}</p>`)
     .join('')}</article><footer>Imprint</footer></body></html>`;
 
+test('pages are read at their addresses, each with what went wrong; read again they say what changed', async ({
+  page,
+}) => {
+  const port = Number(process.env['E2E_PORT'] ?? 4317) + 3;
+  const at = (path: string) => `http://127.0.0.1:${port}${path}`;
+  let neaps = savedPage('Neaps', at('/neaps'), 'High water', 'Low water');
+  const host = createServer((request, response) => {
+    const html = (text: string) => response.writeHead(200, { 'content-type': 'text/html' }).end(text);
+    if (request.url === '/tides') html(savedPage('Tides explained', at('/tides'), 'High water', 'Springs'));
+    else if (request.url === '/old') response.writeHead(301, { location: '/neaps' }).end();
+    else if (request.url === '/neaps') html(neaps);
+    else response.writeHead(404).end();
+  });
+  await new Promise<void>((done) => host.listen(port, '127.0.0.1', done));
+  try {
+    await openPosts(page);
+    await page.getByRole('button', { name: 'New post' }).click();
+    await goTo(page, 'Target');
+    await page.getByLabel('Primary keyword', { exact: true }).fill('tide table');
+    await goTo(page, 'Study');
+    await page.getByRole('button', { name: 'Bring saved pages or text' }).click();
+    const field = page.getByLabel('Addresses of pages');
+    // An empty zip leaves no study.
+    await page.getByLabel('Pages to bring').setInputFiles([zip('none.zip', {})]);
+    await expect(page.getByRole('alert')).toContainText('There is no page among these files');
+    await expect(pages(page)).toHaveCount(0);
+    await field.fill(`${at('/tides')}\n${at('/old')}\n${at('/none')}`);
+    await page.getByRole('button', { name: 'Read these pages' }).click();
+    await expect(tab(page, /^Pages/)).toHaveText('Pages 2');
+    const told = page.getByRole('list', { name: 'What was read' });
+    await expect(told).toContainText(`${at('/none')}: There is no page (404).`);
+    // What failed stays in the field, to be tried again.
+    await expect(field).toHaveValue(at('/none'));
+    neaps = savedPage('Neaps', at('/neaps'), 'High water', 'Low water', 'The causeway');
+    await field.fill(`${at('/neaps')} ${at('/tides')}`);
+    await page.getByRole('button', { name: 'Read these pages' }).click();
+    await expect(told).toContainText(
+      /neaps has changed: [\d,]+ words before, [\d,]+ now\. New headings: "The causeway"/,
+    );
+    await expect(told).toContainText(`${at('/tides')} is as it was.`);
+    await expect(tab(page, /^Pages/)).toHaveText('Pages 2');
+    await tab(page, /^Questions/).click();
+    await page
+      .getByRole('textbox', { name: 'Questions of your own' })
+      .fill('How deep is the causeway? | a customer\n- When is it dry?');
+    await page.getByRole('button', { name: 'Add 2 questions' }).click();
+    await expect(page.getByRole('table', { name: 'Questions' })).toContainText('How deep is the causeway?');
+    await page.reload();
+    await tab(page, /^Questions/).click();
+    await expect(page.getByRole('table', { name: 'Questions' })).toContainText('When is it dry?');
+  } finally {
+    host.closeAllConnections();
+    await new Promise((done) => host.close(done));
+  }
+});
+
 test('saved pages, a zip with a list, and pasted text stand in for found ones; what cannot be read says why', async ({
   page,
 }) => {
@@ -204,10 +264,10 @@ test('saved pages, a zip with a list, and pasted text stand in for found ones; w
       'list.csv': 'address,file\nhttps://three.example/riders,three.md\nhttps://two.example/tides,two.html\n',
     }),
   ]);
-  await expect(pages(page).getByRole('checkbox')).toHaveCount(4);
-  await expect(pages(page)).toContainText('No article was found');
   await expect(tab(page, /^Pages/)).toHaveText('Pages 3');
-  await page.getByRole('button', { name: 'Bring pages' }).click();
+  // What cannot be read leaves no row; it is told where it was brought.
+  await expect(pages(page).getByRole('checkbox')).toHaveCount(3);
+  await expect(page.getByRole('list', { name: 'What was read' })).toContainText('No article was found');
   await page
     .getByLabel('Text of a page')
     .fill(`Four tides a day\n\nHigh water comes twice. ${prose('high water', 5)}`);

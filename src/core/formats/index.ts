@@ -13,9 +13,11 @@ export { damagesInWords } from './damages.ts';
 export { fromAddresses, type Incoming, readIncoming } from './incoming.ts';
 export { readMarketAnswer } from './market-answer.ts';
 export {
+  addressesIn,
   type BroughtPage,
   documentOfPage,
   type PageFile,
+  pageOfAddress,
   pageProblem,
   readPageFiles,
 } from './page-files.ts';

@@ -1,6 +1,6 @@
 import { strToU8, zipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
-import { documentOfPage, readPageFiles } from './index.ts';
+import { addressesIn, documentOfPage, pageOfAddress, readPageFiles } from './index.ts';
 
 const prose = 'Waterproof panniers keep a sleeping bag dry on a wet road by the sea. '.repeat(4);
 const html = (head = '') =>
@@ -22,7 +22,7 @@ describe('pages that were saved', () => {
     ).toEqual([
       ['https://www.one.example/panniers', 'one.example', 'Panniers', ''],
       ['https://two.example/panniers', 'two.example', 'Panniers', ''],
-      ['c.html', '', 'Panniers', ''],
+      ['c.html', 'c.html', 'Panniers', ''],
     ]);
     expect(
       documentOfPage(pages[0])
@@ -66,5 +66,40 @@ describe('pages that were saved', () => {
     expect(problems.get('broken.zip')).toContain('broken.zip cannot be read');
     expect(problems.get('picture.html')).toContain('PNG picture');
     expect(problems.get('deep.html')).toContain('nested too deeply');
+  });
+});
+
+describe('pages at addresses', () => {
+  it('are named a line each, twenty in a go, each once', () => {
+    const lines = Array.from({ length: 25 }, (_, at) => `https://tide.example/${at}`);
+    const { first, rest } = addressesIn(
+      `Read these:\n<${lines[0]}>,\n${lines.join('\n')}\ntide.example/more\nno address`,
+    );
+    expect(first).toEqual(lines.slice(0, 20));
+    expect(rest).toEqual([...lines.slice(20), 'https://tide.example/more']);
+    expect(addressesIn('')).toEqual({ first: [], rest: [] });
+  });
+  it('are pages with title and publisher as they say, or say what went wrong', () => {
+    const text = `<title>Tides | The Quay</title><meta property="og:site_name" content="The Quay &amp; Co"><h1>Tides</h1><p>${'High water comes twice a day. '.repeat(8)}</p>`;
+    const read = {
+      address: 'https://a.example/x',
+      found: 'https://a.example/tides',
+      format: 'html' as const,
+      text,
+      problem: '',
+    };
+    expect(pageOfAddress(read)).toMatchObject({
+      address: 'https://a.example/tides',
+      publisher: 'The Quay & Co',
+      title: 'Tides',
+      problem: '',
+    });
+    expect(pageOfAddress({ ...read, text: '<p>Two words</p>' }).problem).toContain('No article was found');
+    expect(
+      pageOfAddress({ ...read, found: null, format: null, text: '', problem: 'There is no page (404).' }),
+    ).toMatchObject({
+      address: 'https://a.example/x',
+      problem: 'There is no page (404).',
+    });
   });
 });

@@ -37,6 +37,15 @@ const ADDRESS = /\bhttps?:\/\/[^\s,;"'<>]+/i;
 /** What some browsers write into a page that they save. */
 const SAVED_FROM = /<!--\s*saved from url=(?:\(\d+\))?(\S+?)\s*-->/i;
 
+const SITE_NAME =
+  /<meta[^>]+(?:property|name)=["']?og:site_name["']?[^>]*content=["']([^"'<>]{2,80})["']|<meta[^>]+content=["']([^"'<>]{2,80})["'][^>]*(?:property|name)=["']?og:site_name["']?/i;
+
+/** Who publishes a page: as it says of itself, else the host of its address, else its file's name; never empty. */
+function publisherOf(text: string, address: string, path: string): string {
+  const said = SITE_NAME.exec(text.slice(0, 20_000));
+  return (said?.[1] ?? said?.[2] ?? '').replace(/&amp;/g, '&').trim() || hostOf(address) || nameOf(path);
+}
+
 const nameOf = (path: string) => path.replace(/^.*\//, '');
 
 /** The document of a page's content: of markup the article alone. */
@@ -149,7 +158,11 @@ export async function readPageFiles(given: readonly PageFile[]): Promise<Brought
     try {
       const page = await readOne(path, bytes);
       const listed = list?.get(nameOf(path).toLowerCase());
-      if (listed) Object.assign(page, { address: listed.address, publisher: hostOf(listed.address) });
+      if (listed)
+        Object.assign(page, {
+          address: listed.address,
+          publisher: publisherOf(page.text, listed.address, path),
+        });
       pages.push({ ...page, rank: listed?.rank ?? Infinity });
     } catch (error) {
       if (!(error instanceof UnreadableFile)) throw error;
@@ -179,9 +192,54 @@ async function readOne(path: string, bytes: Uint8Array): Promise<BroughtPage> {
   return {
     path,
     address,
-    publisher: hostOf(address),
+    publisher: publisherOf(content.text, address, path),
     title: title || nameOf(path),
     ...content,
     problem: pageProblem(document),
   };
+}
+
+/** Addresses at most that are read in one go. */
+const AT_ONCE = 20;
+
+/** Addresses that a text names, in their order, each once: the first twenty, and what is left for another go. */
+export function addressesIn(text: string): { first: string[]; rest: string[] } {
+  const met = new Set<string>();
+  for (const line of text.split(/\s+/)) {
+    const written = line.replace(/^[<("']+|[>)"',;]+$/g, '');
+    const address = /^https?:\/\//i.test(written)
+      ? written
+      : /^(?:[\p{L}\d-]+\.)+\p{L}{2,}(?:[/?#]\S*)?$/u.test(written)
+        ? `https://${written}`
+        : '';
+    if (address) met.add(address);
+  }
+  const all = [...met];
+  return { first: all.slice(0, AT_ONCE), rest: all.slice(AT_ONCE) };
+}
+
+/** A page that was read at an address, as one that is brought. */
+export function pageOfAddress(read: {
+  address: string;
+  found: string | null;
+  format: BroughtPage['format'] | null;
+  text: string;
+  problem: string;
+}): BroughtPage {
+  const address = read.found ?? read.address;
+  const content = { format: read.format ?? ('text' as const), text: read.text };
+  const page = {
+    path: read.address,
+    address,
+    publisher: publisherOf(read.text, address, read.address),
+    ...content,
+  };
+  if (read.problem) return { ...page, title: address, problem: read.problem };
+  try {
+    const document = documentOfPage(content);
+    return { ...page, title: document.fields.title || address, problem: pageProblem(document) };
+  } catch (error) {
+    if (!(error instanceof UnreadableFile)) throw error;
+    return { ...page, title: address, problem: `It ${error.message}` };
+  }
 }

@@ -11,6 +11,7 @@ export { type Band, bandOf } from './bands.ts';
 export { compareStudies, type StudyChange } from './compare-studies.ts';
 export { bareHeading } from './heading-words.ts';
 export type { LeaveOut } from './off-topic.ts';
+export { type PageChange, pageChange } from './page-change.ts';
 export { PAGE_CRITERIA, scoreAsPage } from './page-criteria.ts';
 export { readQuestionList } from './question-list.ts';
 export type { Asked, AskedPlace, StudyQuestion } from './questions.ts';

@@ -36,6 +36,8 @@ export interface StudyQuestion {
 /** Two questions of one kind ask the same when each says so much of the other. */
 const SAME = 0.6;
 const SURELY = 0.68;
+/** How near to the subject a writer's own question is taken to be at least. */
+const OWN = 0.3;
 const OPENING =
   /^(how (?:much|many|long|far|often|old|big|heavy|fast|hard)|how|what|which|why|when|where|who|can|could|do|does|did|is|are|should|will|may|must)\b/i;
 
@@ -100,7 +102,8 @@ export class StudyQuestions {
     for (const each of all) {
       const stems = new Set(stemsSaid(each.text, bases));
       const want = wantOf(each.text, named, bases);
-      const about = aboutness(want, stems, subject);
+      // What the writer brought is kept, whatever it is about.
+      const about = Math.max(each.place === 'own' ? OWN : 0, aboutness(want, stems, subject));
       if (about === 0) continue;
       const read: Read = { asked: each, kind: kinds(each.text), want, stems };
       const at = heads.findIndex((head) => alike(head, read));

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { defaultProfile } from '../criteria/index.ts';
 import { readMarkdown } from '../draft/index.ts';
 import { Vocabulary, WordBases } from '../language/index.ts';
-import { type PageReading, readQuestionList, readStudyPage, StudyBook } from './index.ts';
+import { type PageReading, pageChange, readQuestionList, readStudyPage, StudyBook } from './index.ts';
 import { isNamingForm, nameableValue } from './nameable.ts';
 import { kindThreshold } from './relevance.ts';
 import { withoutSharedBlocks } from './shared-blocks.ts';
@@ -154,5 +154,19 @@ describe('a list of questions', () => {
       { text: 'How deep is it?', place: 'own', volume: null, where: 'a customer' },
       { text: 'When is low water?', place: 'own', volume: null, where: 'the shop' },
     ]);
+  });
+});
+
+describe('a page that is read again', () => {
+  const document = (markdown: string) => readMarkdown(markdown);
+  it('tells its words before and now, headings that came and went; nothing where its text is the same', () => {
+    const before = document('# Tides\n\n## High water\n\nTwice a day.');
+    expect(pageChange(before, document('# Tides\n\n## High water\n\nTwice a day.\n'))).toBeNull();
+    expect(pageChange(before, document('# Tides\n\n## Low water\n\nTwice a day, too.'))).toEqual({
+      wordsBefore: 6,
+      wordsNow: 7,
+      headingsIn: ['Low water'],
+      headingsOut: ['High water'],
+    });
   });
 });

@@ -29,6 +29,8 @@ export interface Topic {
 
 /** Sections that are less alike on average are two topics. */
 const ALIKE = 0.17;
+/** How much less alike sections of one page are taken to be: its writer parted them. */
+const APART = 0.1;
 /** So much of a topic's weight lies in words of the subject. */
 const ABOUT = 0.12;
 /** Stems by which a topic is known. */
@@ -36,6 +38,22 @@ const KNOWN_BY = 12;
 
 /** Groups of indices by average linkage: the two nearest groups become one until none are alike enough. */
 function linked(members: readonly number[], likeness: SectionLikeness): number[][] {
+  /** Pages of each group, a bit each: a page that has a section of both groups tells them apart. */
+  const width = Math.ceil(likeness.readings.length / 32);
+  const bits = new Uint32Array(members.length * width);
+  members.forEach((member, at) => {
+    const { page } = likeness.pieces[member];
+    bits[at * width + (page >> 5)] |= 1 << (page & 31);
+  });
+  const ones = (a: number, b: number) => {
+    let count = 0;
+    for (let word = 0; word < width; word++) {
+      let both = bits[a * width + word] & bits[b * width + word];
+      for (; both !== 0; both &= both - 1) count += 1;
+    }
+    return count;
+  };
+  const apart = (a: number, b: number) => (APART * ones(a, b)) / Math.min(ones(a, a), ones(b, b));
   const groups: (number[] | null)[] = members.map((each) => [each]);
   const size = groups.length;
   // Sums of likeness between groups; the mean decides.
@@ -46,19 +64,24 @@ function linked(members: readonly number[], likeness: SectionLikeness): number[]
   for (let a = 0; a < size; a++)
     for (let b = 0; b < size; b++) {
       if (a === b) continue;
-      const value = likeness.between(members[a], members[b]);
-      sums[a * size + b] = value;
+      const alike = likeness.between(members[a], members[b]);
+      sums[a * size + b] = alike;
+      const value = alike === 0 ? 0 : alike - apart(a, b);
       if (value > nearness[a]) {
         nearest[a] = b;
         nearness[a] = value;
       }
     }
+  const valueOf = (a: number, b: number) => {
+    const alike = sums[a * size + b] / (sizes[a] * sizes[b]);
+    return alike < ALIKE ? 0 : alike - apart(a, b);
+  };
   const look = (a: number) => {
     nearest[a] = -1;
     nearness[a] = 0;
     for (let b = 0; b < size; b++) {
       if (b === a || sizes[b] === 0) continue;
-      const value = sums[a * size + b] / (sizes[a] * sizes[b]);
+      const value = valueOf(a, b);
       if (value > nearness[a]) {
         nearest[a] = b;
         nearness[a] = value;
@@ -75,6 +98,7 @@ function linked(members: readonly number[], likeness: SectionLikeness): number[]
     groups[other] = null;
     sizes[best] += sizes[other];
     sizes[other] = 0;
+    for (let word = 0; word < width; word++) bits[best * width + word] |= bits[other * width + word];
     for (let b = 0; b < size; b++) {
       sums[best * size + b] += sums[other * size + b];
       sums[b * size + best] = sums[best * size + b];
@@ -84,9 +108,7 @@ function linked(members: readonly number[], likeness: SectionLikeness): number[]
       if (
         sizes[a] > 0 &&
         a !== best &&
-        (nearest[a] === other ||
-          nearest[a] === best ||
-          sums[a * size + best] / (sizes[a] * sizes[best]) > nearness[a])
+        (nearest[a] === other || nearest[a] === best || valueOf(a, best) > nearness[a])
       )
         look(a);
   }

@@ -5,6 +5,8 @@ import { ownPages } from '../own-pages.ts';
 import type { Outward } from './ask-once.ts';
 import { checkAddress } from './check-address.ts';
 import { HostPace } from './host-pace.ts';
+import { readPage } from './read-page.ts';
+import { RobotsRules } from './robots-rules.ts';
 
 /** Milliseconds and bytes for one answer. */
 const WITHIN = 10_000;
@@ -19,6 +21,9 @@ const LIMIT: Partial<Options> = {
   legacyHeaders: false,
   message: { problem: 'Too many addresses within a minute. Wait a moment and try again.' },
 };
+
+/** The name by which a host's robots.txt may speak of us. */
+const ROBOTS_NAME = 'DuneSparrow';
 
 /** The header in which a page shows that it is one of ours. */
 const TOKEN_HEADER = 'x-dune-sparrow';
@@ -43,20 +48,32 @@ export function networkRoutes(version: string, given: Partial<Outward>): Router 
     response.setHeader('cache-control', 'no-store').json({ token });
   });
   router.use(withToken(token), rateLimit(LIMIT), express.json({ limit: '16kb' }));
-  router.post('/check', async (request, response) => {
-    const { address } = (request.body ?? {}) as { address?: unknown };
-    if (typeof address !== 'string' || address.length > LONGEST_ADDRESS) {
-      response.status(400).json({ problem: 'Say which address is to be checked.' });
-      return;
-    }
-    const off = new AbortController();
-    response.on('close', () => off.abort());
-    try {
-      response.json(await checkAddress(address, outward, pace, off.signal));
-    } catch (error) {
-      if (!off.signal.aborted) throw error;
-    }
-  });
+  /** Answers a question about an address; one that its page no longer waits for is called off. */
+  const about =
+    (answer: (address: string, off: AbortSignal) => Promise<unknown>, wish: string): RequestHandler =>
+    async (request, response) => {
+      const { address } = (request.body ?? {}) as { address?: unknown };
+      if (typeof address !== 'string' || address.length > LONGEST_ADDRESS) {
+        response.status(400).json({ problem: `Say which address is to be ${wish}.` });
+        return;
+      }
+      const off = new AbortController();
+      response.on('close', () => off.abort());
+      try {
+        response.json(await answer(address, off.signal));
+      } catch (error) {
+        if (!off.signal.aborted) throw error;
+      }
+    };
+  router.post(
+    '/check',
+    about((address, off) => checkAddress(address, outward, pace, off), 'checked'),
+  );
+  const robots = new RobotsRules(outward, pace, ROBOTS_NAME);
+  router.post(
+    '/page',
+    about((address, off) => readPage(address, outward, pace, robots, off), 'read'),
+  );
   return router;
 }
 

@@ -16,6 +16,8 @@ export interface StudyPageRef {
   left: boolean;
   /** Why it could not be read, in words; empty: it was. */
   problem: string;
+  /** UTC instant at which it was read at its address; not there: it was brought in another way. */
+  read?: string;
 }
 
 /** A study of the pages that answer a query. Posts may share one; what it says is computed from its pages. */

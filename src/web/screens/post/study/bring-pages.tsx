@@ -1,14 +1,19 @@
-import { useState } from 'react';
-import type { BroughtPage } from '../../../../core/formats/index.ts';
+import { useEffect, useRef, useState } from 'react';
+import { addressesIn, type BroughtPage, pageOfAddress } from '../../../../core/formats/index.ts';
 import { storageProblem } from '../../../data/storage.ts';
+import { NetworkProblem } from '../../../services/network.ts';
+import { readPageAt } from '../../../services/page-reads.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { Button } from '../../../ui/button.tsx';
 import { chosenFiles, droppedFiles, type PathFile } from '../../../ui/dropped-files.ts';
 import { TextField } from '../../../ui/field.tsx';
-import { counted } from '../../../ui/figures.ts';
+import { counted, countInWords } from '../../../ui/figures.ts';
 import { FileButton } from '../../../ui/file-button.tsx';
 import { studyWorker } from '../../../workers/study-client.ts';
+import type { Brought } from './start-study.ts';
 
+/** Pages that are read at the same time. */
+const READERS = 4;
 /** Files beyond this are no pages. */
 const MOST_BYTES = 100_000_000;
 
@@ -22,37 +27,109 @@ async function readAll(files: readonly PathFile[]): Promise<BroughtPage[]> {
   return worker.readFiles(given);
 }
 
-/** Real pages in place of found ones: saved files, zips, a list of addresses with its files, or pasted text. */
+/** What became of pages that were read again, in words. */
+function againInWords({ address, change }: Brought['again'][number]): string {
+  if (change === null) return `${address} is as it was.`;
+  const { wordsBefore, wordsNow, headingsIn, headingsOut } = change;
+  const named = (headings: readonly string[]) => headings.map((heading) => `"${heading}"`).join(', ');
+  return [
+    `${address} has changed: ${countInWords(wordsBefore)} words before, ${countInWords(wordsNow)} now.`,
+    headingsIn.length > 0 ? `New headings: ${named(headingsIn)}.` : '',
+    headingsOut.length > 0 ? `Gone: ${named(headingsOut)}.` : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+
+/** Real pages in place of found ones: read at their addresses, saved files, zips, a list of addresses with its files, or pasted text. */
 export function BringPages({
   onBring,
   onDone,
 }: {
-  /** Puts pages into the study; answers how many were read. */
-  onBring: (pages: BroughtPage[]) => Promise<number>;
+  /** Puts pages into the study; `read` says when each was read at its address. */
+  onBring: (pages: BroughtPage[], read?: ReadonlyMap<string, string>) => Promise<Brought>;
   onDone: () => void;
 }) {
-  const [busy, setBusy] = useState(false);
+  const [busy, setBusy] = useState('');
   const [problem, setProblem] = useState('');
+  const [lines, setLines] = useState<{ problem: boolean; text: string }[]>([]);
   const [text, setText] = useState('');
   const [address, setAddress] = useState('');
+  const [addresses, setAddresses] = useState('');
   const [over, setOver] = useState(false);
-  const bring = async (pages: () => Promise<BroughtPage[]>) => {
-    setBusy(true);
+  const stop = useRef<AbortController | null>(null);
+  useEffect(() => () => stop.current?.abort(), []);
+  const bring = async (pages: () => Promise<BroughtPage[]>, read?: Map<string, string>) => {
+    setBusy('Reading...');
     setProblem('');
+    setLines([]);
     try {
       const brought = await pages();
-      const read = await onBring(brought);
+      const { added, again } = await onBring(brought, read);
       const broken = brought.filter((page) => page.problem);
+      setLines([
+        ...broken.map((page) => ({ problem: true, text: `${page.path}: ${page.problem}` })),
+        ...again.map((each) => ({ problem: false, text: againInWords(each) })),
+      ]);
       if (brought.length === 0)
         setProblem('There is no page among these files. HTML, Markdown, text, .docx and zips are read.');
-      else if (read === 0 && broken.length > 0) setProblem(broken.map((page) => page.problem).join(' '));
-      else if (read === 0) setProblem('These pages are in the study already.');
-      else onDone();
+      else if (added + again.length + broken.length === 0)
+        setProblem('These pages are in the study already.');
+      else if (broken.length + again.length === 0) onDone();
     } catch (error) {
-      setProblem(storageProblem(error));
+      if (!(error instanceof DOMException && error.name === 'AbortError'))
+        setProblem(error instanceof NetworkProblem ? error.message : storageProblem(error));
     } finally {
-      setBusy(false);
+      setBusy('');
     }
+  };
+  /** Twenty at a time, some at once; what was read when it is stopped is brought all the same. */
+  const readAddresses = async () => {
+    const { first, rest } = addressesIn(addresses);
+    if (first.length === 0) {
+      setProblem('There is no address among these lines. An address begins with https://');
+      return;
+    }
+    const off = new AbortController();
+    stop.current = off;
+    const read = new Map<string, string>();
+    await bring(async () => {
+      const pages: (BroughtPage | undefined)[] = first.map(() => undefined);
+      let next = 0;
+      let done = 0;
+      const reader = async () => {
+        while (next < first.length && !off.signal.aborted) {
+          const at = next;
+          next += 1;
+          try {
+            const answer = await readPageAt(first[at], off.signal);
+            const page = pageOfAddress(answer);
+            pages[at] = page;
+            if (!page.problem) read.set(page.address, answer.at);
+          } catch (error) {
+            if (off.signal.aborted) return;
+            if (!(error instanceof NetworkProblem) || done === 0) throw error;
+            pages[at] = pageOfAddress({
+              address: first[at],
+              found: null,
+              format: null,
+              text: '',
+              problem: error.message,
+            });
+          }
+          done += 1;
+          setBusy(`Reading: ${done} of ${first.length}.`);
+        }
+      };
+      setBusy(`Reading: 0 of ${first.length}.`);
+      await Promise.all(Array.from({ length: Math.min(READERS, first.length) }, reader));
+      const brought = pages.filter((page): page is BroughtPage => page !== undefined);
+      // What was not come to, and what failed, stays in the field.
+      const left = first.filter((_, at) => pages[at] === undefined || pages[at].problem !== '');
+      setAddresses([...left, ...rest].join('\n'));
+      return brought;
+    }, read);
+    stop.current = null;
   };
   const files = (chosen: PathFile[]) => {
     const large = chosen.filter(({ file }) => file.size > MOST_BYTES);
@@ -75,7 +152,29 @@ export function BringPages({
         attempt(droppedFiles(event.dataTransfer).then(files));
       }}
     >
-      <div className="grid gap-x-10 gap-y-5 md:grid-cols-2">
+      <div className="grid gap-x-8 gap-y-5 md:grid-cols-2 xl:grid-cols-3">
+        <div>
+          <TextField
+            label="Addresses of pages"
+            rows={4}
+            value={addresses}
+            onChange={setAddresses}
+            placeholder={'https://\nOne a line, the first result first'}
+          />
+          <p className="mt-1 mb-2 text-[13px] text-soft">
+            Read by the program on your machine, twenty at a time, where the host lets programs read.
+          </p>
+          <div className="flex gap-2">
+            <Button
+              look="main"
+              disabled={busy !== '' || addresses.trim() === ''}
+              onClick={() => attempt(readAddresses())}
+            >
+              Read these pages
+            </Button>
+            {busy.startsWith('Reading: ') && <Button onClick={() => stop.current?.abort()}>Stop</Button>}
+          </div>
+        </div>
         <div>
           <h3 className="mb-1 font-semibold">Saved pages</h3>
           <p className="mb-3 text-[13px] text-soft">
@@ -83,10 +182,9 @@ export function BringPages({
             list (.csv or .txt) with addresses and file names among them sets order and addresses.
           </p>
           <FileButton
-            look="main"
             label="Pages to bring"
             multiple
-            disabled={busy}
+            disabled={busy !== ''}
             onFiles={(chosen) => files(chosenFiles(chosen))}
           >
             Choose files
@@ -105,7 +203,7 @@ export function BringPages({
               <TextField label="Its address" value={address} onChange={setAddress} placeholder="https://" />
             </div>
             <Button
-              disabled={busy || text.trim() === ''}
+              disabled={busy !== '' || text.trim() === ''}
               onClick={() =>
                 attempt(
                   bring(async () => [pasted(text, address)]).then(() => {
@@ -121,8 +219,17 @@ export function BringPages({
         </div>
       </div>
       <p role="status" className="mt-2 text-[13px] text-soft">
-        {busy ? 'Reading...' : ''}
+        {busy}
       </p>
+      {lines.length > 0 && (
+        <ul aria-label="What was read" className="text-[13px]">
+          {lines.map(({ problem: isProblem, text: line }) => (
+            <li key={line} className={isProblem ? 'text-rust' : ''}>
+              {line}
+            </li>
+          ))}
+        </ul>
+      )}
       {problem && (
         <p role="alert" className="text-rust">
           {problem}

@@ -1,7 +1,8 @@
-import type { BroughtPage } from '../../../../core/formats/index.ts';
+import { type BroughtPage, documentOfPage } from '../../../../core/formats/index.ts';
+import { type PageChange, pageChange } from '../../../../core/study/index.ts';
 import { database } from '../../../data/database.ts';
 import { addStudy, changeStudy } from '../../../data/studies.ts';
-import { pageRowOf } from '../../../data/study-pages.ts';
+import { pageContents, pageRowOf } from '../../../data/study-pages.ts';
 import type { StudyPageRef, StudyPageRow, StudyRow } from '../../../data/study-rows.ts';
 import { market } from '../../../services/market.ts';
 
@@ -89,42 +90,74 @@ export async function studyResults(
   return row;
 }
 
-/** Brings pages into a study of a post, or begins one with them. Answers how many could be read. */
+/** What became of pages that were brought. */
+export interface Brought {
+  /** Pages that are new in the study. */
+  added: number;
+  /** Pages of the study that were read again, each with what changed; null: nothing did. */
+  again: { address: string; change: PageChange | null }[];
+}
+
+/**
+ * Brings pages into a study of a post, or begins one with them. What cannot be read leaves nothing behind; a page that was
+ * read at its address (`read`: when) takes the place of what the study had of it.
+ */
 export async function bringPages(
   wanted: Wanted,
   study: StudyRow | null,
   brought: readonly BroughtPage[],
   now: string,
-): Promise<number> {
+  read: ReadonlyMap<string, string> = new Map(),
+): Promise<Brought> {
   const contents: StudyPageRow[] = [];
   const from = study?.pages ?? [];
-  const known = new Set(from.map(({ address }) => address));
+  const known = new Map(from.map((page) => [page.address, page]));
   const refs: StudyPageRef[] = [];
+  const changed = new Map<string, StudyPageRef>();
+  const again: Brought['again'] = [];
   for (const page of brought) {
-    if (known.has(page.address)) continue;
-    known.add(page.address);
-    const content = page.problem
-      ? null
-      : await pageRowOf(wanted.siteId, { format: page.format, text: page.text });
-    if (content) contents.push(content);
-    refs.push({
-      key: content?.key ?? '',
+    if (page.problem) continue;
+    const before = known.get(page.address);
+    const at = read.get(page.address);
+    if (before && at === undefined) continue;
+    const content = await pageRowOf(wanted.siteId, { format: page.format, text: page.text });
+    if (before) {
+      again.push({ address: page.address, change: await changeOf(wanted.siteId, before, page) });
+      contents.push(content);
+      changed.set(page.address, { ...before, key: content.key, title: page.title, problem: '', read: at });
+      continue;
+    }
+    const ref: StudyPageRef = {
+      key: content.key,
       address: page.address,
       publisher: page.publisher,
       kind: '',
       rank: from.length + refs.length + 1,
       title: page.title,
       left: false,
-      problem: page.problem,
-    });
+      problem: '',
+      ...(at === undefined ? {} : { read: at }),
+    };
+    known.set(page.address, ref);
+    contents.push(content);
+    refs.push(ref);
   }
+  if (contents.length === 0) return { added: 0, again };
   if (study) {
     await database().studyPages.bulkPut(contents);
-    await changeStudy(study.id, (row) => ({ pages: [...row.pages, ...refs] }));
+    await changeStudy(study.id, (row) => ({
+      pages: [...row.pages.map((page) => changed.get(page.address) ?? page), ...refs],
+    }));
   } else {
     // Without its source the pages are studied all the same: what is asked elsewhere is then not known.
     const demand = await demandFor(wanted).catch(() => ({}));
     await addStudy({ ...emptyStudy(wanted, [wanted.postId], now), ...demand, pages: refs }, contents);
   }
-  return contents.length;
+  return { added: refs.length, again };
+}
+
+/** What a page that is read again has that it had not; null where its text is the same. */
+async function changeOf(siteId: string, { key }: StudyPageRef, now: BroughtPage): Promise<PageChange | null> {
+  const before = (await pageContents(siteId, [key])).get(key);
+  return before ? pageChange(documentOfPage(before), documentOfPage(now)) : null;
 }

@@ -1,5 +1,6 @@
 import { toast } from 'sonner';
 import { writeStudyFile } from '../../../../core/formats/index.ts';
+import type { Asked } from '../../../../core/study/index.ts';
 import { addStudy, changeStudy, removeStudy } from '../../../data/studies.ts';
 import type { StudyRow } from '../../../data/study-rows.ts';
 import { offerUndo } from '../../../state/undo.ts';
@@ -24,6 +25,15 @@ export async function takePages(
       },
       8000,
     );
+}
+
+/** Takes questions of the writer's own into a study; those that are there already are not there twice. */
+export async function addQuestions(studyId: string, asked: readonly Asked[]): Promise<void> {
+  await changeStudy(studyId, (row) => {
+    const known = new Set(row.asked.map(({ text }) => text.toLowerCase()));
+    return { asked: [...row.asked, ...asked.filter(({ text }) => !known.has(text.toLowerCase()))] };
+  });
+  toast(`${counted(asked.length, 'question')} added.`);
 }
 
 /** Takes a study out, with a way back. */

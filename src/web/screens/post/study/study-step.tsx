@@ -53,14 +53,10 @@ export function StudyStep() {
       setBusy(false);
     }
   };
-  const bring = async (pages: BroughtPage[]) => {
-    const read = await bringPages(wanted, row ?? null, pages, new Date().toISOString());
-    const broken = pages.filter((page) => page.problem).length;
-    if (read > 0)
-      toast(
-        `${counted(read, 'page')} brought${broken ? `; ${counted(broken, 'file')} could not be read` : ''}.`,
-      );
-    return read;
+  const bring = async (pages: BroughtPage[], read?: ReadonlyMap<string, string>) => {
+    const brought = await bringPages(wanted, row ?? null, pages, new Date().toISOString(), read);
+    if (brought.added > 0) toast(`${counted(brought.added, 'page')} brought.`);
+    return brought;
   };
   if (row === undefined) return <Waiting className="m-6 h-60" />;
   const shareable = others.filter(

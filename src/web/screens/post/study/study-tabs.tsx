@@ -17,7 +17,7 @@ import { OpenedPage } from './opened-page.tsx';
 import { PagesTable } from './pages-table.tsx';
 import { QuestionsTab } from './questions-tab.tsx';
 import { StatementsTab } from './statements-tab.tsx';
-import { copyForPost, takePages, takeStudyOut } from './study-actions.ts';
+import { addQuestions, copyForPost, takePages, takeStudyOut } from './study-actions.ts';
 import { TermMatrix } from './term-matrix.tsx';
 import { TermPanel, TermsTab } from './terms-tab.tsx';
 import { TopicsTab } from './topics-tab.tsx';
@@ -114,6 +114,7 @@ export function StudyTabs({ row, view }: { row: StudyRow; view: StudyView }) {
                         : fields.questions.filter((each) => each !== text),
                     })
                   }
+                  onAdd={(asked) => attempt(addQuestions(row.id, asked))}
                 />
               </Editable>
             )}

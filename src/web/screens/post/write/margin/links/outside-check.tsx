@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { keepAddressCheck } from '../../../../../data/address-checks.ts';
-import { CheckProblem, checkAddress } from '../../../../../services/address-checks.ts';
+import { checkAddress } from '../../../../../services/address-checks.ts';
+import { NetworkProblem } from '../../../../../services/network.ts';
 import { Button } from '../../../../../ui/button.tsx';
 import { dayInWords, timeInWords } from '../../../../../ui/day.ts';
 import { counted } from '../../../../../ui/figures.ts';
@@ -52,7 +53,7 @@ export function OutsideCheck({
       if (!stop.signal.aborted) {
         // One that failed stops the others.
         stop.abort();
-        setProblem(error instanceof CheckProblem ? error.message : 'The check stopped. Try again.');
+        setProblem(error instanceof NetworkProblem ? error.message : 'The check stopped. Try again.');
       }
     } finally {
       setProgress(null);
