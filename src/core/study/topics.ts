@@ -30,7 +30,7 @@ export interface Topic {
 /** Sections that are less alike on average are two topics. */
 const ALIKE = 0.17;
 /** How much less alike sections of one page are taken to be: its writer parted them. */
-const APART = 0.1;
+const APART = 0.05;
 /** So much of a topic's weight lies in words of the subject. */
 const ABOUT = 0.12;
 /** Stems by which a topic is known. */
