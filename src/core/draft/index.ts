@@ -3,7 +3,7 @@
  *
  * `draft` is the model (a flat list of blocks, each with its containers), `post-fields` what stands beside the
  * body. Readers: `read-html`, `read-markdown`, `read-text`, `read-docx`, `editor-json`; `read-file` takes a file's
- * bytes by its name, over `decode-text` (encodings) and `read-zip` (with limits); what cannot be read is an
+ * bytes by its name, `read-article` a page of somebody else's without its furniture (`article-furniture`; prose and titles of manuals by `manual-pages`), over `decode-text` (encodings) and `read-zip` (with limits); what cannot be read is an
  * `UnreadableFile`. Writers: `write-html`, `write-markdown`, `write-docx`, `editor-json`, over `nest`, which turns the
  * list into a tree. `front-matter`
  * reads and writes YAML fields; `faq` finds questions with their answers; `sanitise` decides what markup may stay; `clipboard`

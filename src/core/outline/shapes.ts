@@ -10,7 +10,7 @@ const FEWEST_OF_KIND = 3;
 const COMPARED = /\b(?:vs|versus|or|best|compared?|comparison|reviews?)\b/i;
 const PRICED = /\b(?:costs?|prices?|money|buy|buying|budget)\b/i;
 const LISTED = /\b(?:list|ideas|tips|checklist|examples|ways|things)\b/i;
-export const BEGINNERS = /(?:beginner|novice|new|first|start)/i;
+export const BEGINNERS = /\b(?:beginner|novice|new|first|start)/i;
 const TROUBLE =
   /\b(?:mistakes?|wrong|fail\w*|leak\w*|break\w*|broken|holes?|problems?|trouble|worn|flat|lost|forgot\w*|conflicts?|errors?|limits?|caveats?|pitfalls?|drawbacks?|risks?)\b/i;
 

@@ -5,7 +5,10 @@
  * pages, `section-likeness` compares their sections. For the pages taken in, `terms` are the words that make the subject,
  * `topics` the sections that several pages have, `questions` what is asked and who answers, `statements` what can be
  * cited, `unsaid` what is asked for and nobody says, `bands` where the pages stand with a figure; `study` holds all of
- * it. `off-topic` suggests what to leave out, `term-examples` shows a term in use, `compare-studies` tells what changed.
+ * it. `relevance` tells how near each page is to the subject (`shared-blocks` takes off what several say in the same words):
+ * all shares go by it, and `off-topic` suggests what to leave out; `nameable` is what may be a term, `topic-name` how a topic is called, `passages` who says a thing,
+ * `aboutness` whether a question belongs here, `question-list` a list that the writer brought; `term-examples` shows a term in use, `compare-studies` and
+ * `page-change` tell what changed.
  */
 export { type Band, bandOf } from './bands.ts';
 export { compareStudies, type StudyChange } from './compare-studies.ts';

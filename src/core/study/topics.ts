@@ -30,7 +30,7 @@ export interface Topic {
 /** Sections that are less alike on average are two topics. */
 const ALIKE = 0.17;
 /** How much less alike sections of one page are taken to be: its writer parted them. */
-const APART = 0.05;
+const APART = 0.02;
 /** So much of a topic's weight lies in words of the subject. */
 const ABOUT = 0.12;
 /** Stems by which a topic is known. */
@@ -72,7 +72,7 @@ function linked(members: readonly number[], likeness: SectionLikeness): number[]
         nearness[a] = value;
       }
     }
-  const valueOf = (a: number, b: number) => {
+  const nearnessOf = (a: number, b: number) => {
     const alike = sums[a * size + b] / (sizes[a] * sizes[b]);
     return alike < ALIKE ? 0 : alike - apart(a, b);
   };
@@ -81,7 +81,7 @@ function linked(members: readonly number[], likeness: SectionLikeness): number[]
     nearness[a] = 0;
     for (let b = 0; b < size; b++) {
       if (b === a || sizes[b] === 0) continue;
-      const value = valueOf(a, b);
+      const value = nearnessOf(a, b);
       if (value > nearness[a]) {
         nearest[a] = b;
         nearness[a] = value;
@@ -108,7 +108,7 @@ function linked(members: readonly number[], likeness: SectionLikeness): number[]
       if (
         sizes[a] > 0 &&
         a !== best &&
-        (nearest[a] === other || nearest[a] === best || valueOf(a, best) > nearness[a])
+        (nearest[a] === other || nearest[a] === best || nearnessOf(a, best) > nearness[a])
       )
         look(a);
   }
