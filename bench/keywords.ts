@@ -57,3 +57,22 @@ export function keywordsOf(count: number, seed: number): Keyword[] {
     source,
   }));
 }
+
+/** Phrases with their result pages: a tenth of them share pages with the phrase before, one page is found for all. */
+export function withPages(
+  keywords: readonly Keyword[],
+  seed: number,
+): { phrase: string; volume: number | null; pages: string[] }[] {
+  const random = seeded(seed + 2);
+  let before: string[] = [];
+  return keywords.map(({ phrase, volume }, at) => {
+    const shares = at > 0 && random() < 0.1;
+    const own = Array.from({ length: 9 }, (_, rank) => `https://page.example/${at}/${rank}`);
+    const pages = [
+      'https://everywhere.example/',
+      ...(shares ? [...before.slice(1, 7), ...own.slice(0, 3)] : own),
+    ];
+    before = pages;
+    return { phrase, volume, pages };
+  });
+}

@@ -32,7 +32,7 @@ import { readStudyPage, StudyBook, type StudyPage } from '../src/core/study/inde
 import { ContentFolder } from '../src/server/host/content-folder.ts';
 import { printEditorTable } from './editor.ts';
 import { folderOfPosts } from './folder.ts';
-import { keywordCsv, keywordsOf, phrasesOf } from './keywords.ts';
+import { keywordCsv, keywordsOf, phrasesOf, withPages } from './keywords.ts';
 import { pictureToWeight } from './picture.ts';
 import { proseOf, termsOf } from './prose.ts';
 import { startOfCommandLine } from './start.ts';
@@ -293,7 +293,7 @@ const rows: Record<string, () => Figure | Promise<Figure>> = {
   },
   'cluster-growth': () => {
     const time = (count: number) => {
-      const phrases = keywordsOf(count, 6).map(({ phrase, volume }) => ({ phrase, volume, pages: null }));
+      const phrases = withPages(keywordsOf(count, 6), 6);
       return median(
         () => {
           kept += clusterPhrases(phrases).length;

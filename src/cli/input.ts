@@ -45,7 +45,8 @@ export function ordinaryFile(path: string): string {
   return path;
 }
 
-function bytesOf(path: string): Uint8Array {
+/** The bytes of an ordinary file. Throws {@link UsageError}. */
+export function bytesOf(path: string): Uint8Array {
   try {
     return readFileSync(ordinaryFile(path));
   } catch (error) {

@@ -1,4 +1,4 @@
-import { type Dirent, readdirSync, readFileSync, statSync } from 'node:fs';
+import { type Dirent, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { defaultProfile } from '../core/criteria/index.ts';
 import { decodeText, draftLanguage, readPostFile, UnreadableFile } from '../core/draft/index.ts';
@@ -17,7 +17,7 @@ import { outlineCoverage, outlineOfDraft, proposeOutlines } from '../core/outlin
 import { intentOf } from '../core/research/index.ts';
 import { type Asked, readQuestionList, readStudyPage, type Study, StudyBook } from '../core/study/index.ts';
 import { oneLine } from './formats/one-line.ts';
-import { ordinaryFile } from './input.ts';
+import { bytesOf } from './input.ts';
 import { type OutlineOptions, type StudyOptions, UsageError } from './options.ts';
 
 /** How a command speaks: what it answers, and what went wrong on the way. */
@@ -27,15 +27,6 @@ interface Voice {
 }
 
 const MOST_FILES = 500;
-
-function bytesOf(path: string): Uint8Array {
-  try {
-    return readFileSync(ordinaryFile(path));
-  } catch (error) {
-    if (error instanceof UsageError) throw error;
-    throw new UsageError(`${path} cannot be read. Check the name and your rights to it.`);
-  }
-}
 
 const textOf = (path: string): string => {
   try {

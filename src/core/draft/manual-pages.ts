@@ -92,7 +92,8 @@ export function withProseOfPre(el: Element): Element {
 /** Pages of manuals begin with a part that names them: "grep - print lines that match patterns". */
 const NAMED = /^([\w.:+-]+(?:, ?[\w.:+-]+)*) (?:-{1,2}|–|—|\\\\-) (\S.{3,120})$/;
 const FIRST_BLOCKS = 6;
-const MANUAL_TITLE = /^(?:name|[\w.+:-]+ ?\(\d\w*\)(?: manual page)?|[\w.+:-]+)$/i;
+/** Such a page has the name of its program for a title, in small letters, or that of its first part. */
+const MANUAL_TITLE = /^(?:NAME|Name|[\w.+:-]+ ?\(\d\w*\)(?: Manual Page)?|[a-z][a-z\d.+:-]*)$/;
 
 /** A document that names itself as pages of manuals do, with that as its title: what it is says more than its file's name. */
 export function manualTitle(document: PostDocument): PostDocument {

@@ -23,11 +23,13 @@ export interface Cluster {
 const SHARED_STEMS = 0.5;
 /** Or so many of the first ten pages. */
 const SHARED_PAGES = 4;
+/** Pages of a phrase that are compared. */
+const PAGES = 10;
 /** Phrases that are looked at in one step. */
 const STEP = 2000;
 /** Share of the work that finding the stems is. */
 const STEMS_SHARE = 0.4;
-/** A stem that stands in so many leaders says nothing about which to join, and looking at all of them would not end. */
+/** A stem or a page that so many leaders have says nothing about which to join, and looking at all of them would not end. */
 const MOST_LEADERS = 400;
 
 /**
@@ -69,8 +71,19 @@ export function* clusterSteps(phrases: readonly Clusterable[]): Generator<number
       if (!leaders || leaders.length > MOST_LEADERS) continue;
       for (const leader of leaders) shared.set(leader, 0);
     }
-    for (const page of phrases[index].pages?.slice(0, 10) ?? [])
-      for (const leader of byPage.get(page) ?? []) samePages.set(leader, (samePages.get(leader) ?? 0) + 1);
+    const found = phrases[index].pages?.slice(0, PAGES) ?? [];
+    const everywhere: string[] = [];
+    for (const page of found) {
+      const leaders = byPage.get(page);
+      if (!leaders) continue;
+      if (leaders.length > MOST_LEADERS) everywhere.push(page);
+      else for (const leader of leaders) samePages.set(leader, (samePages.get(leader) ?? 0) + 1);
+    }
+    // A page that is found for nearly everything brings nobody together; beside others it counts as any other.
+    for (const leader of everywhere.length > 0 ? [...samePages.keys()] : [])
+      for (const page of everywhere)
+        if (phrases[clusters[leader].head].pages?.slice(0, PAGES).includes(page))
+          samePages.set(leader, samePages.get(leader)! + 1);
     let best = -1;
     let closeness = 0;
     for (const leader of shared.keys()) {
@@ -105,7 +118,7 @@ export function* clusterSteps(phrases: readonly Clusterable[]): Generator<number
     weights.push(weight);
     leaderStems.push(new Set(own));
     for (const stem of own) push(byStem, stem, leader);
-    for (const page of phrases[index].pages?.slice(0, 10) ?? []) push(byPage, page, leader);
+    for (const page of found) push(byPage, page, leader);
   }
   yield 1;
   return clusters.sort((a, b) => b.volume - a.volume || a.head - b.head);

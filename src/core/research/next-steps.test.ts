@@ -48,6 +48,30 @@ describe('clusters', () => {
     const members = clusterPhrases(many).flatMap((cluster) => cluster.members);
     expect([...members].sort((a, b) => a - b)).toEqual(many.map((_, at) => at));
   });
+  it('come together by shared pages, and a page that is found for everything brings nobody together', () => {
+    const everywhere = 'https://everywhere.example/';
+    const own = (name: string) => Array.from({ length: 9 }, (_, at) => `https://${name}.example/${at}`);
+    const many = Array.from({ length: 900 }, (_, at) => ({
+      phrase: `zq${at} wv${at}`,
+      volume: 1000 - at,
+      pages: [everywhere, ...own(`p${at}`)],
+    }));
+    // The last one shares three pages of its own and the common one with the first: four in all.
+    const twin = {
+      phrase: 'another wording',
+      volume: 1,
+      pages: [everywhere, ...own('p0').slice(0, 3), ...own('x')],
+    };
+    const stranger = {
+      phrase: 'nothing alike',
+      volume: 1,
+      pages: [everywhere, ...own('p1').slice(0, 2), ...own('y')],
+    };
+    const clusters = clusterPhrases([...many, twin, stranger]);
+    expect(clusters.find(({ members }) => members.includes(0))?.members).toEqual([0, 900]);
+    expect(clusters.find(({ members }) => members.includes(901))?.members).toEqual([901]);
+    expect(clusters).toHaveLength(901);
+  });
   it('tell in steps how far they are, and can be left off between two', () => {
     const shares: number[] = [];
     const steps = clusterSteps(phrases);

@@ -39,7 +39,7 @@ export class Passages {
         holding.push({ passage, section, words: 0 });
         for (const stem of title) hold(stem, passage);
         for (const stem of sections[section].headingStems) hold(stem, passage);
-        // Stems come passage by passage, so that each list stays in order and without doubles at its end.
+        // A passage may come to stand in a list twice; it is met once all the same.
         for (const open of holding) {
           open.words += tokens.words;
           for (const stem of stems) hold(stem, open.passage);

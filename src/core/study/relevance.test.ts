@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { defaultProfile } from '../criteria/index.ts';
 import { readMarkdown } from '../draft/index.ts';
 import { Vocabulary, WordBases } from '../language/index.ts';
-import { type PageReading, pageChange, readQuestionList, readStudyPage, StudyBook } from './index.ts';
+import { bandOf, type PageReading, pageChange, readQuestionList, readStudyPage, StudyBook } from './index.ts';
 import { isNamingForm, nameableValue } from './nameable.ts';
 import { kindThreshold } from './relevance.ts';
 import { withoutSharedBlocks } from './shared-blocks.ts';
@@ -168,5 +168,17 @@ describe('a page that is read again', () => {
       headingsIn: ['Low water'],
       headingsOut: ['High water'],
     });
+  });
+});
+
+describe('a band', () => {
+  it('of equal weights is that without weights; what weighs little moves it little', () => {
+    const values = [3, 9, 1, 7, 5];
+    expect(bandOf(values, [2, 2, 2, 2, 2])).toEqual(bandOf(values));
+    expect(bandOf(values)).toEqual({ lower: 3, median: 5, upper: 7, best: 9 });
+    const light = bandOf([100, 110, 120, 900], [1, 1, 1, 0.05])!;
+    expect(light.median).toBeLessThan(bandOf([100, 110, 120, 900])!.median);
+    expect(light.best).toBe(900);
+    expect([bandOf([], []), bandOf([4], [0.2])]).toEqual([null, { lower: 4, median: 4, upper: 4, best: 4 }]);
   });
 });

@@ -89,7 +89,10 @@ export class StudyBook {
     const scores = figures.slice(0, 10).map(({ score }) => score);
     return {
       taken: taken.map((page) => this.readings[page].page.address),
-      bands: bandsOf(figures),
+      bands: bandsOf(
+        figures,
+        taken.map((page) => near[page]),
+      ),
       topTen: scores.length ? scores.reduce((sum, score) => sum + score, 0) / scores.length : null,
       terms: termsOf(this.table, taken, { query, near }, choices).map((term) => ({
         ...term,
@@ -110,8 +113,10 @@ export class StudyBook {
   /** Uses of the query in 100 words on the pages taken in. */
   keywordRates(study: Study): Band | null {
     const taken = new Set(study.taken);
+    const pages = this.readings.flatMap(({ page }, at) => (taken.has(page.address) ? [at] : []));
     return bandOf(
-      this.readings.filter(({ page }) => taken.has(page.address)).map(({ figures }) => figures.keywordRate),
+      pages.map((page) => this.readings[page].figures.keywordRate),
+      pages.map((page) => this.relevances[page].value),
     );
   }
 
@@ -142,15 +147,17 @@ export class StudyBook {
   }
 }
 
-const bandsOf = (figures: readonly PageFigures[]): Study['bands'] =>
+/** The bands of all figures; pages count by how near they are to the subject. */
+const bandsOf = (figures: readonly PageFigures[], near: readonly number[]): Study['bands'] =>
   Object.fromEntries(
-    BAND_FIGURES.map((name) => [
-      name,
-      bandOf(
-        figures.flatMap((page) => {
-          const value = page[name];
-          return value === null ? [] : [value];
-        }),
-      ),
-    ]),
+    BAND_FIGURES.map((name) => {
+      const known = figures.flatMap((page, at) => (page[name] === null ? [] : [at]));
+      return [
+        name,
+        bandOf(
+          known.map((at) => figures[at][name] ?? 0),
+          known.map((at) => near[at]),
+        ),
+      ];
+    }),
   ) as Study['bands'];

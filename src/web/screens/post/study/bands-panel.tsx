@@ -27,6 +27,10 @@ export function BandsPanel({ study, lines }: { study: Study; lines: readonly Stu
   return (
     <div className="px-4 py-3 text-[13px]">
       <h3 className="mb-1 font-semibold">Where the pages stand</h3>
+      <p className="mb-1.5 text-soft">
+        The band of a figure runs from Lower to Upper: the middle half of the pages lies in it, and pages near
+        the subject count most. Your draft stands in the chart below, counted the same way.
+      </p>
       <table aria-label="Bands" className="w-full">
         <thead className="text-right text-soft">
           <tr>
