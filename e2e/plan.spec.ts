@@ -53,7 +53,9 @@ test('from the study to an outline: proposed, combined, gaps merged, questions a
   const combined = await texts(page);
   expect(combined.filter((text) => text.includes('We mend every pannier')).length).toBe(1);
   expect(combined.length).toBeLessThanOrEqual(first.length + 2);
-  await expect(page.getByRole('textbox', { name: /^Note on/ }).first()).toHaveValue(
+  // What a heading stands on stays with it as a note; the one that opens with the phrase says what it is for.
+  await expect(page.getByRole('textbox', { name: /^Note on/ }).first()).toHaveValue(/\S/);
+  await expect(page.getByRole('textbox', { name: /^Note on/ }).nth(1)).toHaveValue(
     /your main point|From the study/,
   );
 

@@ -1,3 +1,4 @@
+import { baseForm } from './inflections.ts';
 import { isFunctionWord } from './stop-words.ts';
 import { partOfSpeech } from './word-frequency.ts';
 
@@ -40,7 +41,8 @@ export function sentenceCase(text: string): string {
   );
   const content = later.filter((word) => !isFunctionWord(word.toLowerCase())).length;
   if (!titled && (capitals === 0 || capitals < content * 0.7)) return asHeading(text);
-  const isName = (word: string) => partOfSpeech(word) === undefined && !isFunctionWord(word);
+  const isName = (word: string) =>
+    partOfSpeech(word) === undefined && partOfSpeech(baseForm(word)) === undefined && !isFunctionWord(word);
   return asHeading(
     words
       .map((word, at) => {

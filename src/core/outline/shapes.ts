@@ -201,6 +201,8 @@ function problem(sections: readonly Section[], query: string): ProposedItem[] | 
 const guide = (sections: readonly Section[]): ProposedItem[] =>
   sections.flatMap((section) => branch(section, section.label));
 
+const OPENS = 'Opens with the phrase that readers search for.';
+
 /** A heading that holds the query's phrase, for plans in which none does. */
 function opening(query: string, intent: string): string {
   const doing = doingOf(query);
@@ -238,7 +240,7 @@ export function shaped(
   const needsOpening =
     !named ||
     (shape === 'guide' && BEGINNERS.test(input.audience ?? '') && !/^what (?:is|are)\b/i.test(made[0].text));
-  const items = needsOpening ? [heading(2, opening(input.query, input.intent), []), ...made] : made;
+  const items = needsOpening ? [heading(2, opening(input.query, input.intent), [], OPENS), ...made] : made;
   const points = new Set(input.points);
   return /\bformal\b/i.test(input.tone ?? '') && !/\binformal\b/i.test(input.tone ?? '')
     ? items.map((item) => (points.has(item.text) ? item : { ...item, text: formalHeading(item.text) }))

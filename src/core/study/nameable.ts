@@ -9,6 +9,9 @@ const EXPOSITORY_HEAD = 0.35;
 const EXPOSITORY_FIRST = 0.6;
 const VERB_FIRST = 0.4;
 
+/** Words that name something beside others and nothing by themselves. */
+const NOT_ALONE = new Set('include exclude case equivalent location local system related'.split(' '));
+
 /** A compound of known words ("fast-forward"), not the name of a package ("mdast-util"). */
 const isKnownCompound = (word: string): boolean =>
   word.split('-').every((part) => part.length < 4 || wordCount(part) > 2 || partOfSpeech(part) !== undefined);
@@ -16,7 +19,7 @@ const isKnownCompound = (word: string): boolean =>
 /** Adverbs and words of explanation name nothing; the query's own words always do. */
 function singleValue(word: string, isOfQuery: (word: string) => boolean): number {
   if (isOfQuery(word)) return 1;
-  if (isExpositoryWord(word) || partOfSpeech(word) === 'r') return 0;
+  if (isExpositoryWord(word) || NOT_ALONE.has(word) || partOfSpeech(word) === 'r') return 0;
   return 1;
 }
 
@@ -53,6 +56,7 @@ export function nameableValue(key: string, isOfQuery: (word: string) => boolean)
 
 /** Whether a term as it is written names something: no path or sign of code in it, no "branch named". */
 export function isNamingForm(form: string, key: string): boolean {
+  if (/['’](?:t|re|ve|ll|d|m)\b/.test(form)) return false;
   if (OF_CODE.test(form) || /[^\p{L}\p{M}'’\s-]/u.test(form)) return false;
   if (form.split(' ').some((word) => word.includes('-') && !isKnownCompound(word))) return false;
   const last = form.slice(form.lastIndexOf(' ') + 1);
