@@ -137,7 +137,6 @@ function studyPages(): StudyPage[] {
       fields: { ...fields, supporting: [] },
       draft: readMarkdown(proseOf(1500 + at * 131, 50 + at)).draft,
     },
-    squareness: null,
   }));
 }
 

@@ -5,7 +5,6 @@ import { defaultProfile } from '../src/core/criteria/index.ts';
 import { documentOfPage, pageProblem, readPageFiles } from '../src/core/formats/index.ts';
 import { Vocabulary, WordBases } from '../src/core/language/index.ts';
 import { outlineCoverage, outlineGaps, proposeOutlines } from '../src/core/outline/index.ts';
-import { squareness } from '../src/core/research/index.ts';
 import { type Asked, type PageReading, readStudyPage, StudyBook } from '../src/core/study/index.ts';
 import { World } from '../src/server/market/world.ts';
 import { buildWorld } from '../src/server/market/world-data.ts';
@@ -54,25 +53,7 @@ function setOf(name: string, brought: readonly Brought[]): StudySet {
   const vocabulary = new Vocabulary();
   const bases = new WordBases(vocabulary);
   const pages = brought.map((page, at) => {
-    const { draft, fields } = page.document;
-    const texts = (heading: boolean) =>
-      draft.blocks.filter(({ kind }) => (kind === 'heading') === heading).map(({ text }) => text);
-    const square = squareness(
-      {
-        title: fields.title,
-        description: fields.metaDescription,
-        headings: texts(true),
-        blocks: texts(false),
-      },
-      [list.query],
-      vocabulary,
-    )[0];
-    const reading = readStudyPage(
-      { ...page, rank: at + 1, squareness: square },
-      list.query,
-      bases,
-      defaultProfile,
-    );
+    const reading = readStudyPage({ ...page, rank: at + 1 }, list.query, bases, defaultProfile);
     return { ...page, reading };
   });
   const asked: Asked[] = list.asked.map(({ text }) => ({ text, place: 'suggestion', volume: null }));

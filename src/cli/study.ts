@@ -108,7 +108,6 @@ export async function studyPages(
           kind: '',
           rank: at + 1,
           document,
-          squareness: null,
         },
         query,
         bases,

@@ -72,12 +72,14 @@ describe('pages that were saved', () => {
 describe('pages at addresses', () => {
   it('are named a line each, twenty in a go, each once', () => {
     const lines = Array.from({ length: 25 }, (_, at) => `https://tide.example/${at}`);
-    const { first, rest } = addressesIn(
+    const { first, rest, none } = addressesIn(
       `Read these:\n<${lines[0]}>,\n${lines.join('\n')}\ntide.example/more\nno address`,
     );
     expect(first).toEqual(lines.slice(0, 20));
     expect(rest).toEqual([...lines.slice(20), 'https://tide.example/more']);
-    expect(addressesIn('')).toEqual({ first: [], rest: [] });
+    // What is no address is handed back, not lost.
+    expect(none).toEqual(['Read these:', 'no address']);
+    expect(addressesIn('')).toEqual({ first: [], rest: [], none: [] });
   });
   it('are pages with title and publisher as they say, or say what went wrong', () => {
     const text = `<title>Tides | The Quay</title><meta property="og:site_name" content="The Quay &amp; Co"><h1>Tides</h1><p>${'High water comes twice a day. '.repeat(8)}</p>`;

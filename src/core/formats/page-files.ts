@@ -202,20 +202,29 @@ async function readOne(path: string, bytes: Uint8Array): Promise<BroughtPage> {
 /** Addresses at most that are read in one go. */
 const AT_ONCE = 20;
 
-/** Addresses that a text names, in their order, each once: the first twenty, and what is left for another go. */
-export function addressesIn(text: string): { first: string[]; rest: string[] } {
+/**
+ * Addresses that a text names, in their order, each once: the first twenty, what is left for another go, and the lines in
+ * which none stands.
+ */
+export function addressesIn(text: string): { first: string[]; rest: string[]; none: string[] } {
   const met = new Set<string>();
-  for (const line of text.split(/\s+/)) {
-    const written = line.replace(/^[<("']+|[>)"',;]+$/g, '');
-    const address = /^https?:\/\//i.test(written)
-      ? written
-      : /^(?:[\p{L}\d-]+\.)+\p{L}{2,}(?:[/?#]\S*)?$/u.test(written)
-        ? `https://${written}`
-        : '';
-    if (address) met.add(address);
+  const none: string[] = [];
+  for (const line of text.split(/\r?\n/)) {
+    let named = false;
+    for (const word of line.split(/\s+/)) {
+      const written = word.replace(/^[<("']+|[>)"',;]+$/g, '');
+      const address = /^https?:\/\/[^\s/]/i.test(written)
+        ? written
+        : /^(?:[\p{L}\d-]+\.)+\p{L}{2,}(?:[/?#]\S*)?$/u.test(written)
+          ? `https://${written}`
+          : '';
+      if (address) met.add(address);
+      named ||= address !== '';
+    }
+    if (!named && line.trim()) none.push(line.trim());
   }
   const all = [...met];
-  return { first: all.slice(0, AT_ONCE), rest: all.slice(AT_ONCE) };
+  return { first: all.slice(0, AT_ONCE), rest: all.slice(AT_ONCE), none };
 }
 
 /** A page that was read at an address, as one that is brought. */

@@ -18,7 +18,6 @@ const page = (name: string, markdown: string, publisher = name): PageReading =>
       kind: 'blog',
       rank: 1,
       document: readMarkdown(markdown),
-      squareness: null,
     },
     QUERY,
     bases,

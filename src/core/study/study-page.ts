@@ -12,8 +12,6 @@ export interface StudyPage {
   kind: string;
   rank: number;
   document: PostDocument;
-  /** How squarely it answers the query, 0-1; null: not measured. */
-  squareness: number | null;
 }
 
 /** Figures of a page, as its line of the table shows them. */

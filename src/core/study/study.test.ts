@@ -26,7 +26,6 @@ const page = (name: string, markdown: string, kind = 'blog', known = bases): Pag
       kind,
       rank: 1,
       document: readMarkdown(markdown),
-      squareness: null,
     },
     QUERY,
     known,

@@ -64,7 +64,7 @@ const readings = found
   .filter(({ address }) => ABOUT.includes(address) || address === MOTORCYCLES)
   .map(({ address, publisher, kind, rank, html }) =>
     readStudyPage(
-      { address, publisher, kind, rank, document: readArticle(html), squareness: null },
+      { address, publisher, kind, rank, document: readArticle(html) },
       QUERY,
       bases,
       defaultProfile,
@@ -121,7 +121,7 @@ describe('a study of ten pages about panniers', () => {
     const whole = new StudyBook(
       found.map(({ address, publisher, kind, rank, html }) =>
         readStudyPage(
-          { address, publisher, kind, rank, document: readArticle(html), squareness: null },
+          { address, publisher, kind, rank, document: readArticle(html) },
           QUERY,
           bases,
           defaultProfile,

@@ -1,5 +1,4 @@
 import { defaultProfile, type Profile } from '../../core/criteria/index.ts';
-import type { PostDocument } from '../../core/draft/index.ts';
 import {
   type BroughtPage,
   documentOfPage,
@@ -8,7 +7,6 @@ import {
   readPageFiles,
 } from '../../core/formats/index.ts';
 import { TermCounter, Vocabulary, WordBases } from '../../core/language/index.ts';
-import { squareness } from '../../core/research/index.ts';
 import {
   compareStudies,
   noChoices,
@@ -33,7 +31,8 @@ export interface StudyLine {
   /** Null: it could not be read. */
   figures: PageFigures | null;
   description: string;
-  squareness: number | null;
+  /** How near it is to the subject of the study, 0-1; null: it could not be read. */
+  onTopic: number | null;
   /** Why it might be left out; empty: no reason. */
   suggestion: string;
 }
@@ -71,19 +70,6 @@ const read = new Map<string, PageReading>();
 const MOST_READ = 200;
 let book: { key: string; book: StudyBook } | null = null;
 
-function measured(document: PostDocument, title: string, query: string): number {
-  const { draft, fields } = document;
-  const texts = (heading: boolean) =>
-    draft.blocks.filter(({ kind }) => (kind === 'heading') === heading).map(({ text }) => text);
-  const page = {
-    title: fields.title || title,
-    description: fields.metaDescription,
-    headings: texts(true),
-    blocks: texts(false),
-  };
-  return squareness(page, [query], vocabulary)[0];
-}
-
 async function profileOf(siteId: string): Promise<Profile> {
   return (await database().sites.get(siteId))?.profile ?? defaultProfile;
 }
@@ -119,7 +105,6 @@ async function readingsOf(
                 kind: ref.kind,
                 rank: ref.rank,
                 document,
-                squareness: measured(document, ref.title, row.query),
               },
               row.query,
               bases,
@@ -183,6 +168,9 @@ export const studies = {
     }
     const reasons = new Map(found.book.leaveOut().map(({ address, reason }) => [address, reason]));
     const byAddress = new Map(found.book.readings.map((reading) => [reading.page.address, reading]));
+    const near = new Map(
+      found.book.readings.map(({ page }, at) => [page.address, found.book.relevances[at].value]),
+    );
     return {
       id,
       revision: row.revision,
@@ -193,7 +181,7 @@ export const studies = {
           ref: { ...ref, problem: ref.problem || (found.problems.get(ref.address) ?? '') },
           figures: reading?.figures ?? null,
           description: reading?.page.document.fields.metaDescription ?? '',
-          squareness: reading?.page.squareness ?? null,
+          onTopic: near.get(ref.address) ?? null,
           suggestion: reasons.get(ref.address) ?? '',
         };
       }),

@@ -59,7 +59,12 @@ export function BringPages({
   const [over, setOver] = useState(false);
   const stop = useRef<AbortController | null>(null);
   useEffect(() => () => stop.current?.abort(), []);
-  const bring = async (pages: () => Promise<BroughtPage[]>, read?: Map<string, string>) => {
+  const bring = async (
+    pages: () => Promise<BroughtPage[]>,
+    read?: Map<string, string>,
+    /** Something is left in the fields: they stay open. */
+    stays = false,
+  ) => {
     setBusy('Reading...');
     setProblem('');
     setLines([]);
@@ -75,7 +80,7 @@ export function BringPages({
         setProblem('There is no page among these files. HTML, Markdown, text, .docx and zips are read.');
       else if (added + again.length + broken.length === 0)
         setProblem('These pages are in the study already.');
-      else if (broken.length + again.length === 0) onDone();
+      else if (broken.length + again.length === 0 && !stays) onDone();
     } catch (error) {
       if (!(error instanceof DOMException && error.name === 'AbortError'))
         setProblem(error instanceof NetworkProblem ? error.message : storageProblem(error));
@@ -85,7 +90,7 @@ export function BringPages({
   };
   /** Twenty at a time, some at once; what was read when it is stopped is brought all the same. */
   const readAddresses = async () => {
-    const { first, rest } = addressesIn(addresses);
+    const { first, rest, none } = addressesIn(addresses);
     if (first.length === 0) {
       setProblem('There is no address among these lines. An address begins with https://');
       return;
@@ -93,42 +98,51 @@ export function BringPages({
     const off = new AbortController();
     stop.current = off;
     const read = new Map<string, string>();
-    await bring(async () => {
-      const pages: (BroughtPage | undefined)[] = first.map(() => undefined);
-      let next = 0;
-      let done = 0;
-      const reader = async () => {
-        while (next < first.length && !off.signal.aborted) {
-          const at = next;
-          next += 1;
-          try {
-            const answer = await readPageAt(first[at], off.signal);
-            const page = pageOfAddress(answer);
-            pages[at] = page;
-            if (!page.problem) read.set(page.address, answer.at);
-          } catch (error) {
-            if (off.signal.aborted) return;
-            if (!(error instanceof NetworkProblem) || done === 0) throw error;
-            pages[at] = pageOfAddress({
-              address: first[at],
-              found: null,
-              format: null,
-              text: '',
-              problem: error.message,
-            });
+    await bring(
+      async () => {
+        const pages: (BroughtPage | undefined)[] = first.map(() => undefined);
+        let next = 0;
+        let done = 0;
+        const reader = async () => {
+          while (next < first.length && !off.signal.aborted) {
+            const at = next;
+            next += 1;
+            try {
+              const answer = await readPageAt(first[at], off.signal);
+              const page = pageOfAddress(answer);
+              pages[at] = page;
+              if (!page.problem) read.set(page.address, answer.at);
+            } catch (error) {
+              if (off.signal.aborted) return;
+              if (!(error instanceof NetworkProblem) || done === 0) throw error;
+              pages[at] = pageOfAddress({
+                address: first[at],
+                found: null,
+                format: null,
+                text: '',
+                problem: error.message,
+              });
+            }
+            done += 1;
+            setBusy(`Reading: ${done} of ${first.length}.`);
           }
-          done += 1;
-          setBusy(`Reading: ${done} of ${first.length}.`);
-        }
-      };
-      setBusy(`Reading: 0 of ${first.length}.`);
-      await Promise.all(Array.from({ length: Math.min(READERS, first.length) }, reader));
-      const brought = pages.filter((page): page is BroughtPage => page !== undefined);
-      // What was not come to, and what failed, stays in the field.
-      const left = first.filter((_, at) => pages[at] === undefined || pages[at].problem !== '');
-      setAddresses([...left, ...rest].join('\n'));
-      return brought;
-    }, read);
+        };
+        setBusy(`Reading: 0 of ${first.length}.`);
+        await Promise.all(Array.from({ length: Math.min(READERS, first.length) }, reader));
+        const brought = pages.filter((page): page is BroughtPage => page !== undefined);
+        // What was not come to, and what failed, stays in the field.
+        const left = first.filter((_, at) => pages[at] === undefined || pages[at].problem !== '');
+        setAddresses([...left, ...rest, ...none].join('\n'));
+        return brought;
+      },
+      read,
+      none.length + rest.length > 0,
+    );
+    if (none.length > 0)
+      setLines((before) => [
+        ...before,
+        ...none.map((line) => ({ problem: true, text: `"${line}" is no address: one begins with https://` })),
+      ]);
     stop.current = null;
   };
   const files = (chosen: PathFile[]) => {

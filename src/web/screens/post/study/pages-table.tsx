@@ -74,7 +74,7 @@ export function PagesTable({
               </td>
             </tr>
           )}
-          {lines.map(({ ref, figures, squareness, suggestion }) => (
+          {lines.map(({ ref, figures, onTopic, suggestion }) => (
             <tr
               key={ref.address}
               className={`border-t align-top ${ref.left ? 'text-soft' : ''} ${opened === ref.address ? 'bg-sand/40' : ''}`}
@@ -112,7 +112,7 @@ export function PagesTable({
                   <td className="py-1.5 text-right tabular-nums">{figures.linksOut}</td>
                   <td className="py-1.5 text-right tabular-nums">{figureInWords(figures.ease)}</td>
                   <td className="py-1.5 text-right tabular-nums">
-                    {squareness === null ? '–' : `${Math.round(squareness * 100)} %`}
+                    {onTopic === null ? '–' : `${Math.round(onTopic * 100)} %`}
                   </td>
                   <td className="py-1.5 text-right tabular-nums">{figureInWords(figures.score)}</td>
                 </>
@@ -135,6 +135,7 @@ const MEANINGS: Record<(typeof COLUMNS)[number], string> = {
   Images: 'Images in the article',
   'Links out': 'Links to other hosts',
   Ease: 'Flesch Reading Ease: higher reads more easily',
-  'On topic': 'How squarely title, headings, opening and text answer the query',
+  'On topic':
+    'How near it is to the subject of these pages, the nearest being 100 %: by naming the query, and by speaking as the pages do that name it',
   Score: 'By our criteria that can be judged on any page',
 };
