@@ -20,6 +20,8 @@ const NAMED = 0.4;
  */
 export function aboutness(want: Want, stems: ReadonlySet<string>, { tells, words }: SubjectWords): number {
   if (want.parts.length === 0) return 0;
+  // A query of small words alone ("who is who") tells nothing apart: everything that asks may belong.
+  if (tells.size === 0) return SPOKEN;
   let all = 0;
   let there = 0;
   for (const [stem, told] of tells) {

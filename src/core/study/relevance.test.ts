@@ -181,3 +181,30 @@ describe('a band', () => {
     expect([bandOf([], []), bandOf([4], [0.2])]).toEqual([null, { lower: 4, median: 4, upper: 4, best: 4 }]);
   });
 });
+
+describe('whether a question belongs to a study', () => {
+  const asked = (text: string) => ({ text, place: 'forum' as const, volume: null });
+  const questions = (query: string, ...texts: string[]) =>
+    new StudyBook(TIDES, { query, asked: texts.map(asked), phrases: [] }, bases)
+      .study(new Set())
+      .questions.map(({ text }) => text);
+  it('is told by the query and by what the pages speak of; what names nothing is no question', () => {
+    const kept = questions(
+      QUERY,
+      'how do i read a tide table',
+      'when is the causeway dry',
+      'what colour is a fire door',
+      'why not',
+      'what is this',
+    );
+    expect(kept).toEqual(expect.arrayContaining(['how do i read a tide table', 'when is the causeway dry']));
+    expect(kept).toHaveLength(2);
+  });
+  it('is left open for a query of small words alone', () =>
+    expect(questions('who is who', 'where does the ferry land')).toEqual(['where does the ferry land']));
+  it('is never asked of what the writer brought', () => {
+    const own = { text: 'what colour is a fire door', place: 'own' as const, volume: null };
+    const book = new StudyBook(TIDES, { query: QUERY, asked: [own], phrases: [] }, bases);
+    expect(book.study(new Set()).questions.map(({ text }) => text)).toEqual([own.text]);
+  });
+});
