@@ -13,6 +13,7 @@ export class Passages {
   private readonly holders = new Map<number, number[]>();
   /** Page of each passage. */
   private readonly pageOf: number[] = [];
+  private readonly said = new Map<string, readonly boolean[]>();
 
   constructor(
     readings: readonly PageReading[],
@@ -80,8 +81,13 @@ export class Passages {
     return out;
   }
 
-  /** For each page whether one of its passages says what is wanted. */
-  saying(want: Want, pages: number): boolean[] {
-    return [...this.best(want, pages)].map((value) => value >= SAYS_IN_TEXT);
+  /** For each page whether one of its passages says what is wanted; worked out once for each text. */
+  saying(want: Want, pages: number): readonly boolean[] {
+    let known = this.said.get(want.text);
+    if (!known) {
+      known = [...this.best(want, pages)].map((value) => value >= SAYS_IN_TEXT);
+      this.said.set(want.text, known);
+    }
+    return known;
   }
 }

@@ -79,7 +79,7 @@ function alike(a: Read, b: Read): boolean {
 
 /** Questions of a study with the pages that answer each, made once; pages may be left out later. */
 export class StudyQuestions {
-  private readonly groups: { wordings: Asked[]; answers: boolean[]; about: number }[] = [];
+  private readonly groups: { wordings: Asked[]; answers: readonly boolean[]; about: number }[] = [];
 
   constructor(
     private readonly readings: readonly PageReading[],

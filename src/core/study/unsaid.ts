@@ -1,5 +1,5 @@
 import type { WordBases } from '../language/index.ts';
-import { SAYS, saying, stemsSaid, wantOf } from '../meaning/index.ts';
+import { SAYS, saying, stemsSaid, type Want, wantOf } from '../meaning/index.ts';
 import { aboutness, type SubjectWords } from './aboutness.ts';
 import type { Passages } from './passages.ts';
 import type { StudyQuestion } from './questions.ts';
@@ -32,6 +32,18 @@ const PLACES = {
   forum: 'asked in forums',
   own: 'on your own list',
 };
+
+/** What texts ask for, kept as long as the pages of a study: it is the same whatever is left out. */
+const known = new WeakMap<Passages, Map<string, Want>>();
+
+function wantsOf(passages: Passages): Map<string, Want> {
+  let wants = known.get(passages);
+  if (!wants) {
+    wants = new Map();
+    known.set(passages, wants);
+  }
+  return wants;
+}
 
 /**
  * Questions asked elsewhere, phrases searched for, and topics behind such phrases, that at most a tenth of the pages (one
@@ -69,20 +81,28 @@ export function unsaidOf(
           ...stems.slice(0, 6).map(([stem]) => stem),
         ]),
     );
+  const wants = wantsOf(passages);
+  const wanted = (text: string): Want => {
+    let want = wants.get(text);
+    if (!want) {
+      want = wantOf(text, subject, bases);
+      wants.set(text, want);
+    }
+    return want;
+  };
   const inTopic = (text: string) => {
-    const want = wantOf(text, subject, bases);
+    const want = wanted(text);
     return common.some((stems) => saying(want, (stem) => stems.has(stem)) >= SAYS);
   };
   const out: Unsaid[] = [];
   for (const { text, volume, wordings, pages } of questions) {
     const places = [...new Set(wordings.flatMap(({ place }) => (place === 'page' ? [] : [PLACES[place]])))];
-    if (places.length === 0 || pages.length > few || wantOf(text, subject, bases).bare || inTopic(text))
-      continue;
+    if (places.length === 0 || pages.length > few || wanted(text).bare || inTopic(text)) continue;
     out.push({ text, kind: 'question', volume, demand: places.join(', '), pages });
   }
   const asked = new Set(out.map(({ text }) => text.toLowerCase().replace(/\W+/g, ' ').trim()));
   for (const { phrase, volume } of phrases) {
-    const want = wantOf(phrase, subject, bases);
+    const want = wanted(phrase);
     if (want.bare || asked.has(phrase.toLowerCase())) continue;
     // What people search for beside it belongs to another post.
     if (aboutness(want, new Set(stemsSaid(phrase, bases)), about) === 0) continue;
