@@ -82,12 +82,6 @@ function questionsAndAnswers(
   const chosen = all.slice(0, input.questions.length);
   const rest = all.slice(input.questions.length);
   const start = rest.length === 0 ? 0 : (variant * 2) % rest.length;
-  const own = sections.flatMap((section) => {
-    const text = asAsked(section.label);
-    return isPoint(section) || text === null || headingKind(section.label) === 'question'
-      ? []
-      : [{ section, text }];
-  });
   const asked = [...chosen, ...[...rest.slice(start), ...rest.slice(0, start)]]
     .slice(0, count)
     .map((text) => ({
@@ -100,28 +94,30 @@ function questionsAndAnswers(
       ],
       position: placed.get(text) ?? 0.6,
     }));
+  const told = ({ label, grounds, position }: Section, text = label) => ({ text, grounds, position });
+  const points = sections.filter(isPoint);
+  const others = sections.filter((section) => !isPoint(section));
+  /** What the brief names, and what nobody says, stays whatever its grammar. */
+  const kept = others.filter(({ grounds }) =>
+    grounds.some(({ kind, text }) => kind === 'unsaid' || input.must.includes(text)),
+  );
+  const inWords = (section: Section) => {
+    const text = asAsked(section.label);
+    return told(section, text === null ? section.label : sentenceCase(text));
+  };
   const items = [
-    ...sections.filter(isPoint).map(({ label, grounds, position }) => ({ text: label, grounds, position })),
+    ...points.map((section) => told(section)),
+    ...kept.map(inWords),
     ...asked,
-    ...own.map(({ section, text }) => ({ text, grounds: section.grounds, position: section.position })),
-    ...sections
-      .filter((section) => headingKind(section.label) === 'question' && !isPoint(section))
-      .map(({ label, grounds, position }) => ({ text: sentenceCase(asQuestion(label)), grounds, position })),
-    ...sections
-      .filter(
-        (section) =>
-          !isPoint(section) &&
-          section.grounds.some(({ kind, text }) => kind === 'unsaid' || input.must.includes(text)) &&
-          asAsked(section.label) === null,
-      )
-      .map(({ label, grounds, position }) => ({ text: label, grounds, position })),
+    ...others.filter(({ label }) => asAsked(label) !== null).map(inWords),
   ];
   const different = items.filter(
     ({ text }, at) => items.findIndex((other) => sameHeading(other.text, text, bases)) === at,
   );
   if (different.filter(({ text }) => /\?$/.test(text)).length < FEWEST_OF_KIND) return null;
+  const least = points.length + kept.length + input.questions.length;
   return different
-    .slice(0, Math.max(count, sections.filter(isPoint).length + input.questions.length + FEWEST_OF_KIND))
+    .slice(0, Math.max(count, least + FEWEST_OF_KIND))
     .sort((a, b) => a.position - b.position)
     .map(({ text, grounds }) => heading(2, text, grounds));
 }

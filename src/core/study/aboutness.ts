@@ -1,5 +1,4 @@
-import type { Want } from '../meaning/index.ts';
-import { kinOf } from '../meaning/index.ts';
+import { kinOf, type Want } from '../meaning/index.ts';
 
 /** What a question or a phrase is held against to tell whether it belongs to a study. */
 export interface SubjectWords {

@@ -1,5 +1,5 @@
 import type { WordBases } from '../language/index.ts';
-import { matterOf } from '../meaning/index.ts';
+import { matterOf, stemsSaid } from '../meaning/index.ts';
 import { bareHeading } from './heading-words.ts';
 import { NAMELESS } from './nameless.ts';
 import type { PageReading } from './study-page.ts';
@@ -30,10 +30,6 @@ export interface Piece {
   heading: string;
   headingStems: number[];
 }
-
-/** Two words of a heading that stand for one. */
-const inOneWord = (heading: string) =>
-  heading.replace(/\blook(?:ing)? after\b/gi, 'care').replace(/\bset(?:ting)? up\b/gi, 'setup');
 
 /** A stem with its weight in a section. */
 type Weighted = [stem: number, weight: number][];
@@ -67,9 +63,8 @@ export class SectionLikeness {
     };
     this.mattersOf = (heading) =>
       new Set(
-        bases
-          .stemsOf(inOneWord(heading))
-          .map((each) => (ASKING.has(bases.stemText(each)) ? -1 : matter(each)))
+        stemsSaid(heading, bases)
+          .map((each) => (ASKING.has(each) ? -1 : matter(bases.stemNumber(each))))
           .filter((each) => each >= 0),
       );
     readings.forEach(({ sections }, page) => {

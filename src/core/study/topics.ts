@@ -12,7 +12,7 @@ export interface TopicSection {
 
 /** What several pages have a section about. */
 export interface Topic {
-  /** The heading that is nearest to all of its headings. */
+  /** What most of its headings name, in the form of a heading. */
   name: string;
   sections: TopicSection[];
   /** Addresses of the pages that have it. */
@@ -146,8 +146,9 @@ function stemsOf(group: readonly number[], likeness: SectionLikeness): [string, 
 
 /**
  * Sections of the pages taken in (by their index), grouped by what they say (average linkage over 0.55 x likeness of
- * texts and 0.45 x likeness of headings, stems weighed by how rare they are, cut at 0.17) and named by the heading nearest
- * to the others. Topics of at least two pages, those of most pages first.
+ * texts and 0.45 x likeness of headings, stems weighed by how rare they are, cut at 0.17) and named by `topicName`.
+ * Topics of at least two publishers that speak of the subject, those that most of the pages have first, each page by how
+ * near it is to the subject.
  */
 export function topicsOf(
   likeness: SectionLikeness,
@@ -161,7 +162,6 @@ export function topicsOf(
   const topics: Topic[] = [];
   for (const group of linked(members, likeness)) {
     const pages = [...new Set(group.map((at) => pieces[at].page))];
-    if (pages.length < 2) continue;
     const publishers = new Set(
       pages.map((page) => readings[page].page.publisher || readings[page].page.address),
     );

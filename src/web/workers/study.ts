@@ -3,6 +3,7 @@ import {
   type BroughtPage,
   documentOfPage,
   type PageFile,
+  pageOfAddress,
   pageProblem,
   readPageFiles,
 } from '../../core/formats/index.ts';
@@ -10,8 +11,10 @@ import { TermCounter, Vocabulary, WordBases } from '../../core/language/index.ts
 import {
   compareStudies,
   noChoices,
+  type PageChange,
   type PageFigures,
   type PageReading,
+  pageChange,
   readStudyPage,
   type Study,
   StudyBook,
@@ -246,6 +249,19 @@ export const studies = {
         later.book.study(leftOf(row), noChoices()),
       ),
     };
+  },
+
+  /** A page that was read at an address, as one that is brought. */
+  pageOf: (read: Parameters<typeof pageOfAddress>[0]): BroughtPage => pageOfAddress(read),
+
+  /** What a page that is read again has that what lies under a key had not; null where its text is the same, or nothing lies there. */
+  async changeOf(
+    siteId: string,
+    key: string,
+    now: Pick<BroughtPage, 'format' | 'text'>,
+  ): Promise<PageChange | null> {
+    const before = (await pageContents(siteId, [key])).get(key);
+    return before ? pageChange(documentOfPage(before), documentOfPage(now)) : null;
   },
 
   /** Reads files that were brought as pages. */

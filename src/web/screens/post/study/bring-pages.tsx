@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { addressesIn, type BroughtPage, pageOfAddress } from '../../../../core/formats/index.ts';
+import { addressesIn, type BroughtPage } from '../../../../core/formats/index.ts';
 import { storageProblem } from '../../../data/storage.ts';
 import { NetworkProblem } from '../../../services/network.ts';
 import { readPageAt } from '../../../services/page-reads.ts';
@@ -77,7 +77,11 @@ export function BringPages({
         ...again.map((each) => ({ problem: false, text: againInWords(each) })),
       ]);
       if (brought.length === 0)
-        setProblem('There is no page among these files. HTML, Markdown, text, .docx and zips are read.');
+        setProblem(
+          read
+            ? 'No page was read.'
+            : 'There is no page among these files. HTML, Markdown, text, .docx and zips are read.',
+        );
       else if (added + again.length + broken.length === 0)
         setProblem('These pages are in the study already.');
       else if (broken.length + again.length === 0 && !stays) onDone();
@@ -100,6 +104,7 @@ export function BringPages({
     const read = new Map<string, string>();
     await bring(
       async () => {
+        const worker = await studyWorker();
         const pages: (BroughtPage | undefined)[] = first.map(() => undefined);
         let next = 0;
         let done = 0;
@@ -107,33 +112,30 @@ export function BringPages({
           while (next < first.length && !off.signal.aborted) {
             const at = next;
             next += 1;
+            let answer: Parameters<typeof worker.pageOf>[0];
             try {
-              const answer = await readPageAt(first[at], off.signal);
-              const page = pageOfAddress(answer);
-              pages[at] = page;
-              if (!page.problem) read.set(page.address, answer.at);
+              const found = await readPageAt(first[at], off.signal);
+              answer = found;
+              if (!found.problem) read.set(found.found ?? found.address, found.at);
             } catch (error) {
               if (off.signal.aborted) return;
               if (!(error instanceof NetworkProblem) || done === 0) throw error;
-              pages[at] = pageOfAddress({
-                address: first[at],
-                found: null,
-                format: null,
-                text: '',
-                problem: error.message,
-              });
+              answer = { address: first[at], found: null, format: null, text: '', problem: error.message };
             }
+            pages[at] = await worker.pageOf(answer);
             done += 1;
             setBusy(`Reading: ${done} of ${first.length}.`);
           }
         };
         setBusy(`Reading: 0 of ${first.length}.`);
         await Promise.all(Array.from({ length: Math.min(READERS, first.length) }, reader));
-        const brought = pages.filter((page): page is BroughtPage => page !== undefined);
-        // What was not come to, and what failed, stays in the field.
-        const left = first.filter((_, at) => pages[at] === undefined || pages[at].problem !== '');
-        setAddresses([...left, ...rest, ...none].join('\n'));
-        return brought;
+        // What was not come to, what failed, and what was typed meanwhile stays in the field.
+        const gone = new Set(first.filter((_, at) => pages[at]?.problem === ''));
+        setAddresses((typed) => {
+          const now = addressesIn(typed);
+          return [...[...now.first, ...now.rest].filter((each) => !gone.has(each)), ...now.none].join('\n');
+        });
+        return pages.filter((page): page is BroughtPage => page !== undefined);
       },
       read,
       none.length + rest.length > 0,

@@ -1,10 +1,11 @@
-import { type BroughtPage, documentOfPage } from '../../../../core/formats/index.ts';
-import { type PageChange, pageChange } from '../../../../core/study/index.ts';
+import type { BroughtPage } from '../../../../core/formats/index.ts';
+import type { PageChange } from '../../../../core/study/index.ts';
 import { database } from '../../../data/database.ts';
-import { addStudy, changeStudy } from '../../../data/studies.ts';
-import { pageContents, pageRowOf } from '../../../data/study-pages.ts';
+import { addStudy, changeStudy, studyOfPost } from '../../../data/studies.ts';
+import { pageRowOf } from '../../../data/study-pages.ts';
 import type { StudyPageRef, StudyPageRow, StudyRow } from '../../../data/study-rows.ts';
 import { market } from '../../../services/market.ts';
+import { studyWorker } from '../../../workers/study-client.ts';
 
 /** Pages of a study. */
 const PAGES = 20;
@@ -99,65 +100,67 @@ export interface Brought {
 }
 
 /**
- * Brings pages into a study of a post, or begins one with them. What cannot be read leaves nothing behind; a page that was
- * read at its address (`read`: when) takes the place of what the study had of it.
+ * Brings pages into the study that a post has when they are there, or begins one with them. What cannot be read leaves
+ * nothing behind; a page that was read at its address (`read`: when) takes the place of what the study had of it, and
+ * keeps what the writer decided about it meanwhile.
  */
 export async function bringPages(
   wanted: Wanted,
-  study: StudyRow | null,
   brought: readonly BroughtPage[],
   now: string,
   read: ReadonlyMap<string, string> = new Map(),
 ): Promise<Brought> {
+  // Reading takes its time: a study may have been begun, or changed, since it was asked for.
+  const study = await studyOfPost(wanted.siteId, wanted.postId);
+  const before = new Map((study?.pages ?? []).map((page) => [page.address, page]));
   const contents: StudyPageRow[] = [];
-  const from = study?.pages ?? [];
-  const known = new Map(from.map((page) => [page.address, page]));
-  const refs: StudyPageRef[] = [];
-  const changed = new Map<string, StudyPageRef>();
+  const fresh = new Map<string, Omit<StudyPageRef, 'rank'>>();
   const again: Brought['again'] = [];
   for (const page of brought) {
-    if (page.problem) continue;
-    const before = known.get(page.address);
+    const known = before.get(page.address);
     const at = read.get(page.address);
-    if (before && at === undefined) continue;
+    if (page.problem || fresh.has(page.address) || (known && at === undefined)) continue;
     const content = await pageRowOf(wanted.siteId, { format: page.format, text: page.text });
-    if (before) {
-      again.push({ address: page.address, change: await changeOf(wanted.siteId, before, page) });
-      contents.push(content);
-      changed.set(page.address, { ...before, key: content.key, title: page.title, problem: '', read: at });
-      continue;
-    }
-    const ref: StudyPageRef = {
+    contents.push(content);
+    if (known)
+      again.push({
+        address: page.address,
+        change: await (await studyWorker()).changeOf(wanted.siteId, known.key, page),
+      });
+    fresh.set(page.address, {
       key: content.key,
       address: page.address,
       publisher: page.publisher,
       kind: '',
-      rank: from.length + refs.length + 1,
       title: page.title,
       left: false,
       problem: '',
       ...(at === undefined ? {} : { read: at }),
-    };
-    known.set(page.address, ref);
-    contents.push(content);
-    refs.push(ref);
+    });
   }
   if (contents.length === 0) return { added: 0, again };
+  /** Pages as they lie there, with what was read. */
+  const joined = (pages: readonly StudyPageRef[]): StudyPageRef[] => {
+    const there = new Set(pages.map(({ address }) => address));
+    return [
+      ...pages.map((page) => {
+        const found = fresh.get(page.address);
+        return found?.read
+          ? { ...page, key: found.key, title: found.title, problem: '', read: found.read }
+          : page;
+      }),
+      ...[...fresh.values()]
+        .filter(({ address }) => !there.has(address))
+        .map((page, at) => ({ ...page, rank: pages.length + at + 1 })),
+    ];
+  };
   if (study) {
     await database().studyPages.bulkPut(contents);
-    await changeStudy(study.id, (row) => ({
-      pages: [...row.pages.map((page) => changed.get(page.address) ?? page), ...refs],
-    }));
+    await changeStudy(study.id, ({ pages }) => ({ pages: joined(pages) }));
   } else {
     // Without its source the pages are studied all the same: what is asked elsewhere is then not known.
     const demand = await demandFor(wanted).catch(() => ({}));
-    await addStudy({ ...emptyStudy(wanted, [wanted.postId], now), ...demand, pages: refs }, contents);
+    await addStudy({ ...emptyStudy(wanted, [wanted.postId], now), ...demand, pages: joined([]) }, contents);
   }
-  return { added: refs.length, again };
-}
-
-/** What a page that is read again has that it had not; null where its text is the same. */
-async function changeOf(siteId: string, { key }: StudyPageRef, now: BroughtPage): Promise<PageChange | null> {
-  const before = (await pageContents(siteId, [key])).get(key);
-  return before ? pageChange(documentOfPage(before), documentOfPage(now)) : null;
+  return { added: fresh.size - again.length, again };
 }

@@ -29,11 +29,13 @@ export async function takePages(
 
 /** Takes questions of the writer's own into a study; those that are there already are not there twice. */
 export async function addQuestions(studyId: string, asked: readonly Asked[]): Promise<void> {
+  let fresh: readonly Asked[] = [];
   await changeStudy(studyId, (row) => {
     const known = new Set(row.asked.map(({ text }) => text.toLowerCase()));
-    return { asked: [...row.asked, ...asked.filter(({ text }) => !known.has(text.toLowerCase()))] };
+    fresh = asked.filter(({ text }) => !known.has(text.toLowerCase()));
+    return { asked: [...row.asked, ...fresh] };
   });
-  toast(`${counted(asked.length, 'question')} added.`);
+  toast(fresh.length > 0 ? `${counted(fresh.length, 'question')} added.` : 'They are in the study already.');
 }
 
 /** Takes a study out, with a way back. */

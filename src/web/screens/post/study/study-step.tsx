@@ -54,7 +54,7 @@ export function StudyStep() {
     }
   };
   const bring = async (pages: BroughtPage[], read?: ReadonlyMap<string, string>) => {
-    const brought = await bringPages(wanted, row ?? null, pages, new Date().toISOString(), read);
+    const brought = await bringPages(wanted, pages, new Date().toISOString(), read);
     if (brought.added > 0) toast(`${counted(brought.added, 'page')} brought.`);
     return brought;
   };
