@@ -158,6 +158,7 @@ export function outlineGround({ query, pages, topics, questions, unsaid, bands }
       text,
       volume: null,
       wordings: [],
+      toThePoint: true,
       pages: own,
       share: own.length / all,
     })),

@@ -46,7 +46,7 @@ const NEAR = lines(
   verify check test inspect validate confirm testing verification checking
   schedule automatic automate automated cron regular regularly nightly night daily day timer job
   retention keep kept old older expire retain prune
-  exclude omit skip ignore except leave
+  exclude omit skip ignore except leave unnecessary needless
   insensitive ignore regard regardless disregard
   include contain
   safe secure security danger dangerous risk risky harmful unsafe trust xss protect protection
@@ -72,9 +72,9 @@ const NEAR = lines(
   backreference refer reference
   child kid children family
   far distance mileage kilometre mile
-  long time duration hour day last
-  fit attach mount hook
-  weight heavy weigh light kilogram gram
+  long time duration hour day last year month lifetime lifespan
+  fit attach mount hook fasten fix
+  weight heavy weigh light kilogram gram load
   rain wet weather waterproof water
   clothes clothing wear dress
   food eat meal cook cooking

@@ -27,6 +27,12 @@ const SMALL = new Set(
 /** Two words that say one thing, with the one that stands for them. */
 const IN_ONE_WORD: readonly (readonly [RegExp, string])[] = [
   [/\b(?:leave|leaves|leaving|left) out\b/gi, 'exclude'],
+  [/\b(?:leave|leaves|leaving|left) (?:at home|behind)\b/gi, '$& omit'],
+  [/(?:\bnot|n['’]t|\bno longer) (?:[\w-]+ )?(?:pack|bring|take|carry)\b/gi, '$& omit'],
+  [/\bhow far\b(?! (?:ahead|in advance))/gi, '$& distance'],
+  [/\bhow heavy\b/gi, '$& weight'],
+  [/\bhow (?:big|large)\b/gi, '$& size'],
+  [/\bhow (?:fast|quick)\b/gi, '$& speed'],
   [/\bset(?:s|ting)? up\b/gi, 'setup'],
   [/\blook(?:s|ing|ed)? after\b/gi, 'care'],
   [/\b(?:get|gets|getting|got|bring|bringing) (?:[\w-]+ ){0,4}?back\b/gi, '$& restore'],

@@ -60,6 +60,7 @@ const question = (text: string, volume: number | null, share: number): StudyQues
   text,
   volume,
   wordings: [],
+  toThePoint: true,
   pages: share > 0 ? ['https://a.example/'] : [],
   share,
 });

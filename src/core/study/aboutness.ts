@@ -13,14 +13,8 @@ const SPOKEN = 0.3;
 /** So much of what the query tells names it. */
 const NAMED = 0.4;
 
-/**
- * How near a text is to the subject of a study, 0-1: by the words of the query in it (`stems`), each by what it tells, and
- * by how far what it asks for beyond them is spoken of by the pages; 0: it asks nothing, or of something else.
- */
-export function aboutness(want: Want, stems: ReadonlySet<string>, { tells, words }: SubjectWords): number {
-  if (want.parts.length === 0) return 0;
-  // A query of small words alone ("who is who") tells nothing apart: everything that asks may belong.
-  if (tells.size === 0) return SPOKEN;
+/** Each word of the query, by its kin too, that a text holds: the sum of their parts over that of all, 0-1. */
+function holds(stems: ReadonlySet<string>, tells: Iterable<readonly [string, number]>): number {
   let all = 0;
   let there = 0;
   for (const [stem, told] of tells) {
@@ -30,7 +24,33 @@ export function aboutness(want: Want, stems: ReadonlySet<string>, { tells, words
       there +=
         told * Math.max(0, ...[...kinOf(stem)].map(([other, nearness]) => (stems.has(other) ? nearness : 0)));
   }
-  const named = all === 0 ? 0 : there / all;
+  return all === 0 ? 0 : there / all;
+}
+
+/** A query of so many words or more is named by nothing less than most of them. */
+const LONG_QUERY = 3;
+const MOST_OF_IT = 0.8;
+
+/**
+ * Whether a phrase is of a query's own subject and not only of its field: it holds four fifths of the words of a query
+ * of three or more. "Cycle touring insurance" is of the field of "plan a bike tour" and belongs to another post.
+ */
+export const isOfQuery = (stems: ReadonlySet<string>, { tells }: SubjectWords): boolean =>
+  tells.size < LONG_QUERY ||
+  holds(
+    stems,
+    [...tells.keys()].map((stem) => [stem, 1]),
+  ) >= MOST_OF_IT;
+
+/**
+ * How near a text is to the subject of a study, 0-1: by the words of the query in it (`stems`), each by what it tells, and
+ * by how far what it asks for beyond them is spoken of by the pages; 0: it asks nothing, or of something else.
+ */
+export function aboutness(want: Want, stems: ReadonlySet<string>, { tells, words }: SubjectWords): number {
+  if (want.parts.length === 0) return 0;
+  // A query of small words alone ("who is who") tells nothing apart: everything that asks may belong.
+  if (tells.size === 0) return SPOKEN;
+  const named = holds(stems, tells);
   const asks = want.bare ? named > 0 : want.parts.some(({ ordinary }) => !ordinary) || named > 0;
   if (!asks) return 0;
   const spoken = want.bare

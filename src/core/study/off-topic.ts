@@ -22,7 +22,25 @@ const OWN_RATE = 0.004;
 /** Words met so often are no thing. */
 const COMMON = 5000;
 
-/** A common noun of a page's title that it uses again and again and at most one other page knows: another thing under the same words. */
+/** Words that tie what the query names to another thing: "panniers for your motorcycle". */
+const TIES = new Set('for on in with of at to by your my our his her their a an the all every'.split(' '));
+
+/**
+ * Whether a word of a title says of what kind the query's thing is there: it stands just before a word of the query
+ * ("motorcycle panniers") or is tied to one behind it. What follows it at once is a thing of its own ("Backup Manager").
+ */
+function tellsKind(title: readonly string[], at: number, asked: ReadonlySet<string>): boolean {
+  if (at > 0 && asked.has(title[at - 1])) return false;
+  if (asked.has(title[at + 1])) return true;
+  let before = at - 1;
+  while (before >= 0 && TIES.has(title[before])) before -= 1;
+  return before >= 0 && before < at - 1 && asked.has(title[before]);
+}
+
+/**
+ * A common noun that says in a page's title of what kind the query's thing is, that the page uses again and again and at
+ * most one other page knows: another thing under the same words.
+ */
 function anotherThing(
   readings: readonly PageReading[],
   page: number,
@@ -33,8 +51,7 @@ function anotherThing(
   const { page: own, figures } = readings[page];
   const title = bases.keyOf(own.document.fields.title).split(' ');
   for (const [at, word] of title.entries()) {
-    // "Backup Manager" is a backup thing; "motorcycle panniers" are none for bicycles.
-    if (asked.has(word) || (at > 0 && asked.has(title[at - 1]))) continue;
+    if (asked.has(word) || !tellsKind(title, at, asked)) continue;
     // What no dictionary knows is the name of a product: a page may name itself.
     if (!/^[nm]$/.test(partOfSpeech(word) ?? '') || isExpositoryWord(word)) continue;
     if (wordCount(word) > COMMON) continue;
@@ -106,7 +123,7 @@ export function leaveOutOf(
       return because(
         `Perhaps another thing under the same words: it speaks of ${other}, hardly any other page does.`,
       );
-    if (relevances[at].value >= threshold) return [];
+    if (relevances[at].value >= threshold || relevances[at].titled) return [];
     const own = ownWords(readings, at, bases);
     const speaks = own.length > 0 ? ` It speaks of ${own.join(', ')}, as hardly any other page does.` : '';
     return because(

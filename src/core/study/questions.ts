@@ -1,6 +1,6 @@
 import type { WordBases } from '../language/index.ts';
 import { saying, stemsSaid, type Want, wantOf } from '../meaning/index.ts';
-import { aboutness, type SubjectWords } from './aboutness.ts';
+import { aboutness, isOfQuery, type SubjectWords } from './aboutness.ts';
 import { bareHeading } from './heading-words.ts';
 import type { Passages } from './passages.ts';
 import type { PageReading } from './study-page.ts';
@@ -31,6 +31,8 @@ export interface StudyQuestion {
   pages: string[];
   /** Share of the pages taken in that answer it, 0-1. */
   share: number;
+  /** It asks about the query itself, or the writer brought it; others ask about its field. */
+  toThePoint: boolean;
 }
 
 /** Two questions of one kind ask the same when each says so much of the other. */
@@ -38,6 +40,8 @@ const SAME = 0.6;
 const SURELY = 0.68;
 /** How near to the subject a writer's own question is taken to be at least. */
 const OWN = 0.3;
+/** What asks about the field of the query and not about itself is answered by so many of the pages. */
+const SPOKEN_OF = 0.15;
 const OPENING =
   /^(how (?:much|many|long|far|often|old|big|heavy|fast|hard)|how|what|which|why|when|where|who|can|could|do|does|did|is|are|should|will|may|must)\b/i;
 
@@ -79,7 +83,12 @@ function alike(a: Read, b: Read): boolean {
 
 /** Questions of a study with the pages that answer each, made once; pages may be left out later. */
 export class StudyQuestions {
-  private readonly groups: { wordings: Asked[]; answers: readonly boolean[]; about: number }[] = [];
+  private readonly groups: {
+    wordings: Asked[];
+    answers: readonly boolean[];
+    about: number;
+    toThePoint: boolean;
+  }[] = [];
 
   constructor(
     private readonly readings: readonly PageReading[],
@@ -105,12 +114,18 @@ export class StudyQuestions {
       // What the writer brought is kept, whatever it is about.
       const about = Math.max(each.place === 'own' ? OWN : 0, aboutness(want, stems, subject));
       if (about === 0) continue;
+      const toThePoint = each.place === 'own' || each.place === 'page' || isOfQuery(stems, subject);
       const read: Read = { asked: each, kind: kinds(each.text), want, stems };
       const at = heads.findIndex((head) => alike(head, read));
       if (at >= 0) this.groups[at].wordings.push(each);
       else {
         heads.push(read);
-        this.groups.push({ wordings: [each], answers: passages.saying(want, readings.length), about });
+        this.groups.push({
+          wordings: [each],
+          answers: passages.saying(want, readings.length),
+          about,
+          toThePoint,
+        });
       }
     }
   }
@@ -119,10 +134,13 @@ export class StudyQuestions {
   of(taken: readonly number[]): StudyQuestion[] {
     const addresses = new Set(taken.map((page) => this.readings[page].page.address));
     return this.groups
-      .flatMap(({ wordings, answers, about }): (StudyQuestion & { about: number })[] => {
+      .flatMap(({ wordings, answers, about, toThePoint }): (StudyQuestion & { about: number })[] => {
         // A heading of a page that is left out is not asked any more.
         const here = wordings.filter(({ address }) => address === undefined || addresses.has(address));
         if (here.length === 0) return [];
+        const share = taken.filter((page) => answers[page]).length / Math.max(1, taken.length);
+        // What asks about the field is of this study where its pages speak of it.
+        if (!toThePoint && share < SPOKEN_OF) return [];
         const known = here.filter(({ volume }) => volume !== null);
         const pages = taken.filter((page) => answers[page]).map((page) => this.readings[page].page.address);
         return [
@@ -131,8 +149,9 @@ export class StudyQuestions {
             volume: known.length ? known.reduce((sum, { volume }) => sum + volume!, 0) : null,
             wordings: here,
             pages,
-            share: pages.length / Math.max(1, taken.length),
-            about,
+            share,
+            about: about * (toThePoint ? 1 : share),
+            toThePoint,
           },
         ];
       })
@@ -148,6 +167,6 @@ export class StudyQuestions {
 }
 
 /** Those that are searched for first; how near to the subject decides between those that are searched for alike. */
-const rankOf = ({ volume, wordings, about }: StudyQuestion & { about: number }): number =>
-  (0.5 + about) *
+const rankOf = ({ volume, wordings, about, toThePoint }: StudyQuestion & { about: number }): number =>
+  (toThePoint ? 0.5 + about : about) *
   (1 + Math.log2(1 + (volume ?? 0)) + new Set(wordings.map(({ place, address }) => address ?? place)).size);

@@ -1,5 +1,5 @@
 import { CORPUS_WORDS, stemCount, type WordBases } from '../language/index.ts';
-import { isExpository } from '../meaning/index.ts';
+import { isExpository, kinOf } from '../meaning/index.ts';
 import type { PageReading } from './study-page.ts';
 
 /** How near a page is to the subject of its set. */
@@ -10,6 +10,8 @@ export interface Relevance {
   names: number;
   /** Whether its words are those of the pages that name the query, 0-1. */
   likeness: number;
+  /** Its title says the whole of a query of three words or more. */
+  titled: boolean;
 }
 
 /** What naming the query and speaking like those that name it are worth. */
@@ -35,6 +37,13 @@ const AGAINST = 0.7;
 /** The whole phrase is worth so much of naming it, where a fourth of the pages use it; full at this share of them. */
 const PHRASE = 0.35;
 const PHRASE_FULL_AT = 0.75;
+/**
+ * A query of so many words names a narrow subject: pages of its field use its words all over, and the title tells which
+ * of them are about it. So much of naming it hangs on the title.
+ */
+const LONG_QUERY = 3;
+const BY_TITLE = 0.6;
+const SURELY = 0.9;
 /** Fewer uses of it are mentions. */
 const MENTIONS = 4;
 /** Between these shares of the pages the rates of a word are compared. */
@@ -98,6 +107,7 @@ function naming(readings: readonly PageReading[], words: readonly QueryWord[], b
   const byPhrase = readings.map(({ figures }) => figures.keywordRate).sort((a, b) => a - b);
   const fullPhrase = byPhrase[Math.floor((byPhrase.length - 1) * PHRASE_FULL_AT)] ?? 0;
   const ofPhrase = fullPhrase > 0 ? PHRASE : 0;
+  const long = words.length >= LONG_QUERY;
   return readings.map(({ page, sections, figures }, at) => {
     const title = new Set(bases.stemsOf(page.document.fields.title));
     const headings = new Set(sections.flatMap(({ headingStems }) => headingStems));
@@ -118,8 +128,23 @@ function naming(readings: readonly PageReading[], words: readonly QueryWord[], b
     const uses = (figures.keywordRate * figures.words) / 100;
     const phrased =
       ofPhrase > 0 ? Math.min(1, figures.keywordRate / fullPhrase) * Math.min(1, uses / MENTIONS) : 0;
-    return (1 - ofPhrase) * named + ofPhrase * phrased;
+    const inAll = (1 - ofPhrase) * named + ofPhrase * phrased;
+    return long ? inAll * (1 - BY_TITLE + BY_TITLE * titleHolds(title, words, bases)) : inAll;
   });
+}
+
+/** How much of a query a title holds, 0-1, each word alike, kin of it in part. */
+function titleHolds(title: ReadonlySet<number>, words: readonly QueryWord[], bases: WordBases): number {
+  const there = new Set([...title].map((stem) => bases.stemText(stem)));
+  return (
+    sumOf(
+      words.map(({ stem }) => {
+        const own = bases.stemText(stem);
+        if (there.has(own)) return 1;
+        return Math.max(0, ...[...kinOf(own)].map(([other, near]) => (there.has(other) ? near : 0)));
+      }),
+    ) / words.length
+  );
 }
 
 /** How much each word of a query tells one page of the set from another, by its stem; the one that tells most has 1. */
@@ -173,7 +198,8 @@ function mixed(parts: readonly { vector: Weights; part: number }[]): Weights {
 export function relevances(readings: readonly PageReading[], query: string, bases: WordBases): Relevance[] {
   if (readings.length === 0) return [];
   const counts = readings.map(countsOf);
-  const names = naming(readings, queryWords(readings, counts, query, bases), bases);
+  const words = queryWords(readings, counts, query, bases);
+  const names = naming(readings, words, bases);
   const byNaming = readings.map((_, at) => at).sort((a, b) => names[b] - names[a] || a - b);
   const seeds = new Set(byNaming.filter((at, place) => names[at] >= SEED || place < FEWEST_SEEDS));
   const vectors = profiles(readings, counts, bases);
@@ -207,6 +233,9 @@ export function relevances(readings: readonly PageReading[], query: string, base
     value: value / best,
     names: names[at],
     likeness: likeness[at] / most,
+    titled:
+      words.length >= LONG_QUERY &&
+      titleHolds(new Set(bases.stemsOf(readings[at].page.document.fields.title)), words, bases) >= SURELY,
   }));
 }
 

@@ -1,4 +1,4 @@
-import { isFunctionWord, isMostlyVerb, sentenceCase } from '../language/index.ts';
+import { isFunctionWord, isMostlyVerb, sentenceCase, stem } from '../language/index.ts';
 import { isExpositoryWord } from '../meaning/index.ts';
 
 /** A name is no longer than so many words, where a shorter one is there. */
@@ -16,7 +16,7 @@ const trimmed = (heading: string): string =>
   heading
     .replace(/\s*[:–—|].*$/, (tail) => (tail.length > heading.length * 0.6 ? tail : ''))
     .replace(
-      /^(?:a |an |the |some |more |on |about |details? (?:on|of|about) |introduction to |overview of )+/i,
+      /^(?:and |but |then |so |a |an |the |some |more |on |about |details? (?:on|of|about) |introduction to |overview of )+/i,
       '',
     )
     .replace(/[.:;,]+$/, '')
@@ -71,3 +71,23 @@ export function topicName(
 
 /** Whether a heading can name a topic at all. */
 export const isNaming = (name: string): boolean => !OF_CODE.test(name) && /\p{L}{3}/u.test(name);
+
+/** Whether a heading speaks of its own page and not of a subject: "Our choice", "How we tested". */
+export const isOwnVoice = (name: string): boolean => OWN_VOICE.test(name);
+
+/** Words that headings of whatever sections share. */
+const SHARED_BY_ALL = new Set(
+  'begin start ask question frequently every room one first next'.split(' ').map(stem),
+);
+
+/** Whether two headings name one matter, words that any headings share aside; of the same words they do. */
+export function nameOne(
+  a: string,
+  b: string,
+  mattersOf: (heading: string) => ReadonlySet<number>,
+  textOf: (matter: number) => string,
+): boolean {
+  if (trimmed(a).toLowerCase() === trimmed(b).toLowerCase()) return true;
+  const theirs = mattersOf(b);
+  return [...mattersOf(a)].some((each) => theirs.has(each) && !SHARED_BY_ALL.has(textOf(each)));
+}

@@ -1,6 +1,6 @@
 import { quantile } from './bands.ts';
 import type { SectionLikeness } from './section-likeness.ts';
-import { isNaming, topicName } from './topic-name.ts';
+import { isNaming, isOwnVoice, nameOne, topicName } from './topic-name.ts';
 
 /** A section of one page, as a topic lists it. */
 export interface TopicSection {
@@ -33,6 +33,8 @@ const ALIKE = 0.17;
 const APART = 0.02;
 /** So much of a topic's weight lies in words of the subject. */
 const ABOUT = 0.12;
+/** Pages of the smallest topic. */
+const FEWEST = 2;
 /** Stems by which a topic is known. */
 const KNOWN_BY = 12;
 
@@ -144,6 +146,17 @@ function stemsOf(group: readonly number[], likeness: SectionLikeness): [string, 
   return best.map(([stem, weight]) => [stem, weight / all]);
 }
 
+/** Whether a heading of one page of a pair names what one of the other page names. */
+function pairNames(group: readonly number[], { pieces, mattersOf, bases }: SectionLikeness): boolean {
+  const textOf = (matter: number) => bases.stemText(matter);
+  return group.some((a) =>
+    group.some(
+      (b) =>
+        pieces[a].page < pieces[b].page && nameOne(pieces[a].heading, pieces[b].heading, mattersOf, textOf),
+    ),
+  );
+}
+
 /**
  * Sections of the pages taken in (by their index), grouped by what they say (average linkage over 0.55 x likeness of
  * texts and 0.45 x likeness of headings, stems weighed by how rare they are, cut at 0.17) and named by `topicName`.
@@ -176,6 +189,8 @@ export function topicsOf(
       likeness.mattersOf,
     );
     if (!isNaming(name)) continue;
+    // Two sections that are alike by chance share no word by which anybody would call them.
+    if (pages.length === FEWEST && (isOwnVoice(name) || !pairNames(group, likeness))) continue;
     topics.push({
       name,
       sections: group.map((at, index) => ({

@@ -1,6 +1,6 @@
 import type { WordBases } from '../language/index.ts';
 import { SAYS, saying, stemsSaid, type Want, wantOf } from '../meaning/index.ts';
-import { aboutness, type SubjectWords } from './aboutness.ts';
+import { aboutness, isOfQuery, type SubjectWords } from './aboutness.ts';
 import type { Passages } from './passages.ts';
 import type { StudyQuestion } from './questions.ts';
 import type { PageReading } from './study-page.ts';
@@ -95,7 +95,8 @@ export function unsaidOf(
     return common.some((stems) => saying(want, (stem) => stems.has(stem)) >= SAYS);
   };
   const out: Unsaid[] = [];
-  for (const { text, volume, wordings, pages } of questions) {
+  for (const { text, volume, wordings, pages, toThePoint } of questions) {
+    if (!toThePoint) continue;
     const places = [...new Set(wordings.flatMap(({ place }) => (place === 'page' ? [] : [PLACES[place]])))];
     if (places.length === 0 || pages.length > few || wanted(text).bare || inTopic(text)) continue;
     out.push({ text, kind: 'question', volume, demand: places.join(', '), pages });
@@ -105,10 +106,11 @@ export function unsaidOf(
     const want = wanted(phrase);
     if (want.bare || asked.has(phrase.toLowerCase())) continue;
     // What people search for beside it belongs to another post.
-    if (aboutness(want, new Set(stemsSaid(phrase, bases)), about) === 0) continue;
+    const stems = new Set(stemsSaid(phrase, bases));
+    if (!isOfQuery(stems, about) || aboutness(want, stems, about) === 0) continue;
     const topic = topics.find(
-      ({ stems, pages }) =>
-        pages.length <= few && want.parts.every(({ stem }) => stems.some(([text]) => text === stem)),
+      ({ stems: own, pages }) =>
+        pages.length <= few && want.parts.every(({ stem }) => own.some(([text]) => text === stem)),
     );
     const says = passages.saying(want, readings.length);
     const pages = taken.filter((page) => says[page]).map((page) => readings[page].page.address);
