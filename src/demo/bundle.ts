@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { type BlogSeed, pageBody, type SitePage } from '../core/blog/index.ts';
+import type { StudyFacts } from '../core/criteria/index.ts';
 import { countingIds, readMarkdown } from '../core/draft/index.ts';
 import { pictureSize, readSiteFile } from '../core/formats/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
@@ -13,6 +14,7 @@ import { sceneOf } from '../web/data/scene.ts';
 import { sceneData, scoreKeys } from '../web/data/scene-data.ts';
 import { scoreRow } from '../web/data/score-row.ts';
 import { siteRow } from '../web/data/sites.ts';
+import { type DemoStudy, demoStudy, type StudyDemand } from './study.ts';
 
 const SITE_ID = 'site-1';
 /** UTC instant from which lists and ideas are. */
@@ -57,7 +59,7 @@ function readExport(folder: string): PerformanceRow[] {
 }
 
 /** Reads the scenario's files; a post that cannot be read is a mistake of ours and stops the build. */
-export function demoBundle(folder: string): DemoBundle {
+export function demoBundle(folder: string, studies: readonly DemoStudy[] = []): DemoBundle {
   const reading = readSiteFile(readFileSync(join(folder, 'site.json'), 'utf8'));
   if (reading.problem !== null) throw new Error(reading.problem);
   const house: House = JSON.parse(readFileSync(join(folder, 'house.json'), 'utf8'));
@@ -94,6 +96,9 @@ export function demoBundle(folder: string): DemoBundle {
     posts.map(({ row }) => row),
     new Map(pictures.map(({ name, size }) => [`media/${name}`, size])),
     pages,
+    studies.flatMap(({ row }) =>
+      row.posts.flatMap((id): [string, StudyFacts][] => (row.facts ? [[id, row.facts]] : [])),
+    ),
   );
   const [scene, keyOf, vocabulary] = [sceneOf(data), scoreKeys(data), new Vocabulary()];
   const scores = posts.map(({ row, draft }) =>
@@ -113,8 +118,21 @@ export function demoBundle(folder: string): DemoBundle {
     lists: readLists(folder),
     ideas: readIdeas(folder),
     performance: readExport(folder),
+    studies: [...studies],
   };
 }
+
+/** The query of the study that stands in the demo. */
+export const STUDIED = 'bike tour packing list';
+
+/** The study that one of its drafts goes by from the first start. */
+export const firstStudy = (demand: StudyDemand): Promise<DemoStudy> =>
+  demoStudy(demand, {
+    id: 'demo-study-1',
+    siteId: SITE_ID,
+    postId: postId('bike-tour-with-kids'),
+    made: MADE,
+  });
 
 /** Pages of the site that are no posts. */
 function readPages(folder: string): SitePage[] {

@@ -24,6 +24,10 @@ const SMALL = new Set(
     .map(stem),
 );
 
+/** Whether a stem tells how something is asked for and not what: words of asking, of explanation, and small ones. */
+export const isOrdinary = (stemText: string): boolean =>
+  ASKING.has(stemText) || SMALL.has(stemText) || isExpository(stemText);
+
 /** Two words that say one thing, with the one that stands for them. */
 const IN_ONE_WORD: readonly (readonly [RegExp, string])[] = [
   [/\b(?:leave|leaves|leaving|left) out\b/gi, 'exclude'],

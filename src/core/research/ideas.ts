@@ -1,6 +1,8 @@
 import { asHeading } from '../language/index.ts';
 import type { Cluster } from './clusters.ts';
-import { isQuestion, phraseStems, researchStem } from './phrase-stems.ts';
+import { type KnownPost, OwnPhrases } from './own-phrases.ts';
+import { meaningKey, meaningStems, tellingStems } from './phrase-meaning.ts';
+import { tellingLine, workingTitle } from './working-title.ts';
 
 /** What an idea was made from. */
 export type IdeaOrigin = 'cluster' | 'title' | 'offer' | 'heading' | 'hand';
@@ -8,8 +10,9 @@ export type IdeaOrigin = 'cluster' | 'title' | 'offer' | 'heading' | 'hand';
 /** An idea before it is kept: what could be written, for which phrases, and where that comes from. */
 export interface IdeaDraft {
   origin: IdeaOrigin;
+  /** A working title. */
   title: string;
-  /** A line of description: what it is about and why it is worth writing. */
+  /** A line of description: what the post would tell, and why it is worth writing. */
   line: string;
   keyword: string;
   phrases: string[];
@@ -26,58 +29,35 @@ export interface RatedPhrase {
   opportunity: number | null;
 }
 
-/** A post of the site, as ideas look at it. */
-export interface KnownPost {
-  id: string;
-  title: string;
-  keyword: string;
-  supporting: readonly string[];
-  headings: readonly { text: string; words: number }[];
+/** What ideas are made within. */
+export interface IdeaSite {
+  posts: readonly KnownPost[];
+  own: OwnPhrases;
+  /** Whether titles can be written: their sentences are English. */
+  english: boolean;
 }
+
+/** What ideas of a site are made within; its field is told by its phrases. */
+export const ideaSite = (
+  posts: readonly KnownPost[],
+  phrases: readonly RatedPhrase[],
+  english = true,
+): IdeaSite => ({
+  posts,
+  own: new OwnPhrases(
+    posts,
+    phrases.map(({ phrase }) => phrase),
+  ),
+  english,
+});
 
 const many = (count: number, one: string, more: string) =>
   `${count.toLocaleString('en')} ${count === 1 ? one : more}`;
 
-/** What a post is about, as sets of stems: a phrase is covered where one of them holds all of its stems. */
-function coverOf(posts: readonly KnownPost[]): { covers: (phrase: string) => KnownPost | null } {
-  const sets = posts.map((post) => ({
-    post,
-    about: [post.keyword, ...post.supporting, post.title]
-      .filter(Boolean)
-      .map((text) => new Set(phraseStems(text))),
-  }));
-  return {
-    covers: (phrase) => {
-      const stems = phraseStems(phrase);
-      if (stems.length === 0) return null;
-      return (
-        sets.find(({ about }) => about.some((set) => stems.every((stem) => set.has(stem))))?.post ?? null
-      );
-    },
-  };
-}
-
-/** A working title: the question most asked, else the head phrase with what its neighbours add to it. */
-export function workingTitle(head: string, others: readonly string[]): string {
-  const question = [head, ...others].find((phrase) => isQuestion(phrase));
-  if (question) return `${asHeading(question).replace(/\?*$/, '')}${/^how to\b/i.test(question) ? '' : '?'}`;
-  const own = new Set(phraseStems(head));
-  const seen = new Set<string>();
-  const facets: string[] = [];
-  for (const phrase of others) {
-    for (const word of phrase.toLowerCase().split(/\s+/)) {
-      const stem = researchStem(word);
-      if (word.length < 4 || own.has(stem) || seen.has(stem) || !phraseStems(phrase).includes(stem)) continue;
-      seen.add(stem);
-      facets.push(word);
-      if (facets.length === 3) break;
-    }
-    if (facets.length === 3) break;
-  }
-  return facets.length < 2
-    ? asHeading(head)
-    : `${asHeading(head)}: ${facets.slice(0, -1).join(', ')} and ${facets.at(-1)}`;
-}
+const searches = (phrases: readonly RatedPhrase[]) => {
+  const volume = phrases.reduce((sum, each) => sum + (each.volume ?? 0), 0);
+  return `${many(phrases.length, 'phrase', 'phrases')}, ${many(volume, 'search', 'searches')} a month`;
+};
 
 const bestOf = (members: readonly RatedPhrase[]) =>
   members.reduce<number | null>(
@@ -86,76 +66,104 @@ const bestOf = (members: readonly RatedPhrase[]) =>
     null,
   );
 
+/** What a phrase tells beyond the field of the site. */
+const beyond = (phrase: string, { field }: OwnPhrases): string[] =>
+  tellingStems(meaningStems(phrase)).filter((stem) => !field.has(stem));
+
+/** An idea for phrases of one meaning, the first of them its keyword; `why`: what beside the searches speaks for it. */
+function ideaFor(
+  members: readonly RatedPhrase[],
+  { origin, from, why }: { origin: IdeaOrigin; from: string; why: string },
+  { own, english }: IdeaSite,
+): IdeaDraft {
+  const [{ phrase: keyword }, ...others] = members;
+  const phrases = members.map(({ phrase }) => phrase);
+  const subject = beyond(keyword, own);
+  // What only its results bring into the group says nothing about the subject.
+  const about = others.filter(
+    ({ phrase }) => subject.length === 0 || beyond(phrase, own).some((stem) => subject.includes(stem)),
+  );
+  const { title, tells } = english
+    ? workingTitle(
+        keyword,
+        about.map(({ phrase }) => phrase),
+      )
+    : { title: asHeading(keyword), tells: [] };
+  return {
+    origin,
+    title,
+    line: [tellingLine(tells, phrases), why, `${searches(members)}.`].filter(Boolean).join(' '),
+    keyword,
+    phrases,
+    opportunity: bestOf(members),
+    from,
+  };
+}
+
+/** The phrases of a cluster that no post holds, the head first; null where a post is for it, or holds more than a third. */
+function openPhrases(
+  { head, members }: Pick<Cluster, 'head' | 'members'>,
+  phrases: readonly RatedPhrase[],
+  own: OwnPhrases,
+): RatedPhrase[] | null {
+  const holding = members.map((at) => own.of(phrases[at].phrase));
+  const held = holding.filter((each) => each !== null);
+  if (held.some(({ how }) => how === 'target') || held.length > members.length / 3) return null;
+  if (own.of(phrases[head].phrase)) return null;
+  const open = members.filter((at, place) => at !== head && holding[place] === null);
+  return [head, ...open].map((at) => phrases[at]);
+}
+
 /** Clusters that no post of the site covers, the greatest opportunity first. */
 export function ideasFromClusters(
   clusters: readonly Cluster[],
   phrases: readonly RatedPhrase[],
-  posts: readonly KnownPost[],
+  site: IdeaSite,
 ): IdeaDraft[] {
-  const { covers } = coverOf(posts);
   return byOpportunity(
-    clusters
-      .filter(({ members }) => members.every((at) => covers(phrases[at].phrase) === null))
-      .map(({ head, members, volume }) => ({
-        origin: 'cluster',
-        title: workingTitle(
-          phrases[head].phrase,
-          members.slice(1).map((at) => phrases[at].phrase),
-        ),
-        line: `${members.length === 1 ? 'One phrase' : `${members.length} phrases that one post can answer`}, ${many(volume, 'search', 'searches')} a month; no post here covers ${members.length === 1 ? 'it' : 'one of them'}.`,
-        keyword: phrases[head].phrase,
-        phrases: members.map((at) => phrases[at].phrase),
-        opportunity: bestOf(members.map((at) => phrases[at])),
-        from: '',
-      })),
+    clusters.flatMap((cluster) => {
+      const open = openPhrases(cluster, phrases, site.own);
+      return open ? [ideaFor(open, { origin: 'cluster', from: '', why: '' }, site)] : [];
+    }),
   );
 }
 
+/** So much of what a post is for must be in a phrase that stands beside it. */
+const BESIDE = 0.6;
+/** Words that a phrase adds to it at most. */
+const MOST_ADDED = 3;
+
 /**
  * What stands beside the posts that are there: phrases that share most of a post's keyword and add something which no
- * post covers yet. One idea for each added word, the greatest opportunity first.
+ * post answers yet. One idea for each added word, the greatest opportunity first.
  */
-export function ideasFromTitles(posts: readonly KnownPost[], phrases: readonly RatedPhrase[]): IdeaDraft[] {
-  const { covers } = coverOf(posts);
+export function ideasFromTitles(phrases: readonly RatedPhrase[], site: IdeaSite): IdeaDraft[] {
+  const { posts, own } = site;
   const ideas: IdeaDraft[] = [];
-  const stemLists = phrases.map(({ phrase }) => phraseStems(phrase));
+  const telling = phrases.map(({ phrase }) => beyond(phrase, own));
+  const open = phrases.map(({ phrase }) => own.of(phrase) === null);
   for (const post of posts) {
-    const own = phraseStems(post.keyword || post.title);
-    if (own.length === 0) continue;
+    const subject = beyond(post.keyword || post.title, own);
+    if (subject.length === 0) continue;
     const byAngle = new Map<string, RatedPhrase[]>();
     for (const [at, phrase] of phrases.entries()) {
-      const stems = stemLists[at];
-      const shared = own.filter((stem) => stems.includes(stem)).length;
-      if (shared < Math.max(1, Math.ceil(own.length * 0.6))) continue;
-      const added = stems.filter((stem) => !own.includes(stem));
-      if (added.length === 0 || added.length > 3 || covers(phrase.phrase)) continue;
+      if (!open[at]) continue;
+      const shared = subject.filter((stem) => telling[at].includes(stem)).length;
+      if (shared < Math.max(1, Math.ceil(subject.length * BESIDE))) continue;
+      const added = telling[at].filter((stem) => !subject.includes(stem));
+      if (added.length === 0 || added.length > MOST_ADDED) continue;
       const angle = added.sort().join(' ');
       byAngle.set(angle, [...(byAngle.get(angle) ?? []), phrase]);
     }
     for (const members of byAngle.values()) {
       members.sort((a, b) => (b.volume ?? 0) - (a.volume ?? 0));
-      ideas.push({
-        origin: 'title',
-        title: workingTitle(
-          members[0].phrase,
-          members.slice(1).map(({ phrase }) => phrase),
-        ),
-        line: `Beside "${post.title}": ${many(
-          members.reduce((sum, { volume }) => sum + (volume ?? 0), 0),
-          'search',
-          'searches',
-        )} a month ask for this, and it is not written yet.`,
-        keyword: members[0].phrase,
-        phrases: members.map(({ phrase }) => phrase),
-        opportunity: bestOf(members),
-        from: post.id,
-      });
+      ideas.push(ideaFor(members, { origin: 'title', from: post.id, why: `Beside "${post.title}".` }, site));
     }
   }
-  return byOpportunity(distinctBy(ideas));
+  return distinctBy(byOpportunity(ideas));
 }
 
-/** A cluster serves an offer honestly where so much of its head phrase is in the offer's own words. */
+/** A cluster serves an offer honestly where so much of what its head asks for is in the offer's own words. */
 const IN_OFFER = 0.6;
 
 /** Clusters that a description of what is offered can honestly answer, each with the words that say so. */
@@ -163,34 +171,25 @@ export function ideasFromOffer(
   offer: string,
   clusters: readonly Cluster[],
   phrases: readonly RatedPhrase[],
-  posts: readonly KnownPost[],
+  site: IdeaSite,
 ): IdeaDraft[] {
-  const { covers } = coverOf(posts);
-  const words = new Map(
-    offer
-      .toLowerCase()
-      .split(/[^\p{L}\p{N}]+/u)
-      .filter(Boolean)
-      .map((word) => [researchStem(word), word]),
-  );
+  const { own } = site;
+  const words = new Map<string, string>();
+  for (const word of offer.split(/[^\p{L}\p{N}'-]+/u).filter(Boolean))
+    for (const stem of meaningStems(word)) if (!words.has(stem)) words.set(stem, word.toLowerCase());
   return byOpportunity(
-    clusters.flatMap(({ head, members, volume }) => {
-      const stems = phraseStems(phrases[head].phrase);
+    clusters.flatMap((cluster) => {
+      const stems = tellingStems(meaningStems(phrases[cluster.head].phrase));
       const served = stems.filter((stem) => words.has(stem));
-      if (stems.length < 2 || served.length / stems.length < IN_OFFER || covers(phrases[head].phrase))
+      // Words of the field serve everything: something beside them must be offered.
+      const beside = stems.filter((stem) => !own.field.has(stem));
+      if (served.length / Math.max(1, stems.length) < IN_OFFER || served.length < 2) return [];
+      if (beside.filter((stem) => words.has(stem)).length * 2 <= beside.length && beside.length > 0)
         return [];
-      return {
-        origin: 'offer' as const,
-        title: workingTitle(
-          phrases[head].phrase,
-          members.slice(1).map((at) => phrases[at].phrase),
-        ),
-        line: `Your offer says ${served.map((stem) => `"${words.get(stem)}"`).join(', ')}; ${many(volume, 'search', 'searches')} a month ask for what it serves.`,
-        keyword: phrases[head].phrase,
-        phrases: members.map((at) => phrases[at].phrase),
-        opportunity: bestOf(members.map((at) => phrases[at])),
-        from: '',
-      };
+      const open = openPhrases(cluster, phrases, own);
+      if (!open) return [];
+      const said = served.map((stem) => `"${words.get(stem)}"`).join(', ');
+      return [ideaFor(open, { origin: 'offer', from: '', why: `Your offer says ${said}.` }, site)];
     }),
   );
 }
@@ -200,30 +199,41 @@ const STANDS_ALONE = 40;
 const BOILERPLATE =
   /^(?:introduction|conclusion|summary|faq|questions|more|contact|about|sources|in short|the short version)\b/i;
 
-/** The headings of a post that could each be a post: a section of some length about something of its own. */
+/** The headings of a post that could each be a post: a section of some length, about something that people search for. */
 export function ideasFromHeadings(
   post: KnownPost,
   phrases: readonly RatedPhrase[],
-  posts: readonly KnownPost[],
+  { posts, own }: IdeaSite,
 ): IdeaDraft[] {
-  const { covers } = coverOf(posts.filter(({ id }) => id !== post.id));
-  const own = new Set(phraseStems(post.keyword || post.title));
+  const others = new OwnPhrases(
+    posts.filter(({ id }) => id !== post.id),
+    phrases.map(({ phrase }) => phrase),
+  );
+  const subject = new Set(meaningStems(post.keyword || post.title));
   return post.headings.flatMap(({ text, words }) => {
-    const stems = phraseStems(text);
-    if (words < STANDS_ALONE || stems.length < 2 || BOILERPLATE.test(text) || covers(text)) return [];
-    if (stems.every((stem) => own.has(stem))) return [];
+    const stems = tellingStems(meaningStems(text));
+    const beside = stems.filter((stem) => !own.field.has(stem) && !subject.has(stem));
+    if (words < STANDS_ALONE || BOILERPLATE.test(text) || beside.length === 0 || others.of(text)) return [];
     const about = phrases
       .filter(({ phrase }) => {
-        const theirs = phraseStems(phrase);
-        const shared = stems.filter((stem) => theirs.includes(stem)).length;
-        return shared >= 2 && shared / theirs.length >= 0.5;
+        const theirs = tellingStems(meaningStems(phrase));
+        const shared = theirs.filter((stem) => stems.includes(stem) || subject.has(stem));
+        return (
+          shared.some((stem) => beside.includes(stem)) &&
+          shared.length === theirs.length &&
+          theirs.length > 1 &&
+          beside.filter((stem) => theirs.includes(stem)).length * 2 >= beside.length &&
+          others.of(phrase) === null
+        );
       })
       .sort((a, b) => (b.volume ?? 0) - (a.volume ?? 0));
+    if (about.length === 0) return [];
+    const title = asHeading(text.replace(/^\d+[.)]\s*/, ''));
     return {
       origin: 'heading' as const,
-      title: asHeading(text.replace(/^\d+[.)]\s*/, '')),
-      line: `A section of ${many(words, 'word', 'words')} in "${post.title}"${about.length ? `; ${about.length === 1 ? 'a phrase asks' : `${about.length} phrases ask`} for it` : ''}.`,
-      keyword: about[0]?.phrase ?? '',
+      title,
+      line: `Would tell in full what a section of ${many(words, 'word', 'words')} in "${post.title}" begins. ${searches(about)}.`,
+      keyword: about[0].phrase,
       phrases: about.slice(0, 12).map(({ phrase }) => phrase),
       opportunity: bestOf(about),
       from: post.id,
@@ -234,9 +244,7 @@ export function ideasFromHeadings(
 function distinctBy(ideas: readonly IdeaDraft[]): IdeaDraft[] {
   const seen = new Set<string>();
   return ideas.filter(({ keyword, title }) => {
-    const key = phraseStems(keyword || title)
-      .sort()
-      .join(' ');
+    const key = meaningKey(keyword || title);
     if (seen.has(key)) return false;
     seen.add(key);
     return true;
@@ -246,17 +254,18 @@ function distinctBy(ideas: readonly IdeaDraft[]): IdeaDraft[] {
 const byOpportunity = (ideas: readonly IdeaDraft[]) =>
   [...ideas].sort((a, b) => (b.opportunity ?? -1) - (a.opportunity ?? -1));
 
-/** The next so many ideas that are not known yet, whatever was done with those: by keyword or title, word stems deciding. */
+/** The next so many ideas that are not known yet, whatever was done with those: by what keyword and title mean. */
 export function freshIdeas(
   ideas: readonly IdeaDraft[],
   known: readonly { keyword: string; title: string }[],
   count: number,
 ): IdeaDraft[] {
-  const keyOf = (text: string) => phraseStems(text).sort().join(' ');
   const taken = new Set(
-    known.flatMap(({ keyword, title }) => [keyOf(title), ...(keyword ? [keyOf(keyword)] : [])]),
+    known.flatMap(({ keyword, title }) => [meaningKey(title), ...(keyword ? [meaningKey(keyword)] : [])]),
   );
   return distinctBy(ideas)
-    .filter(({ keyword, title }) => !taken.has(keyOf(title)) && !(keyword && taken.has(keyOf(keyword))))
+    .filter(
+      ({ keyword, title }) => !taken.has(meaningKey(title)) && !(keyword && taken.has(meaningKey(keyword))),
+    )
     .slice(0, count);
 }

@@ -1,25 +1,34 @@
 /**
  * Research: what people type, and what of it is worth writing for.
  *
- * `keyword` is a phrase with its figures, `sources` who knows them; `phrase-stems` tells what a phrase is about.
- * `squareness` and `difficulty` judge the pages found, `intent` what is wanted, `season` and `opportunity` what there is
- * to win; `related` finds phrases around a seed; `clusters` groups what one post can answer, `overlap` tells where two
- * lists compete. `keyword-csv` and `performance` read tables from outside, `merge-keywords` keeps one record of each
- * phrase, `keyword-view` filters and sorts them. `near-wins`, `ideas` and `seasons-soon` tell what to do next; `research-rules` are the
- * house's own figures for all of it.
+ * `keyword` is a phrase with its figures, `sources` who knows them; `phrase-stems` tells what a phrase is about,
+ * `phrase-meaning` whether two ask for the same, `own-phrases` which post of the site holds one. `squareness` and
+ * `difficulty` judge the pages found, `intent` what is wanted, `season` and `opportunity` what there is to win; `related`
+ * finds phrases around a seed, `did-you-mean` what a misspelt one meant; `clusters` groups what one post can answer (by
+ * `phrase-vectors`), `overlap` tells where two lists compete. `keyword-csv` and `performance` read tables from outside,
+ * `merge-keywords` keeps one record of each phrase, `keyword-view` filters and sorts them. `near-wins`, `ideas` (titled by
+ * `working-title`) and `seasons-soon` tell what to do next; `research-rules` are the house's own figures for all of it.
  */
 export { clusterFigures } from './cluster-figures.ts';
 export { type Cluster, type Clusterable, clusterPhrases, clusterSteps } from './clusters.ts';
-export { type Difficulty, type DifficultyShare, difficultyOf } from './difficulty.ts';
+export { didYouMean } from './did-you-mean.ts';
+export {
+  type Difficulty,
+  type DifficultyPrior,
+  type DifficultyShare,
+  difficultyOf,
+  difficultyPrior,
+} from './difficulty.ts';
 export {
   freshIdeas,
   type IdeaDraft,
   type IdeaOrigin,
+  type IdeaSite,
+  ideaSite,
   ideasFromClusters,
   ideasFromHeadings,
   ideasFromOffer,
   ideasFromTitles,
-  type KnownPost,
   type RatedPhrase,
 } from './ideas.ts';
 export { type IntentReading, intentOf } from './intent.ts';
@@ -58,15 +67,24 @@ export {
   keywordView,
 } from './keyword-view.ts';
 export { KeywordBook } from './merge-keywords.ts';
-export { clickShare, type NearWin, nearWins, type OwnPage, type Targeting } from './near-wins.ts';
+export {
+  clickShare,
+  type NearWin,
+  nearWins,
+  type OwnPage,
+  reachableRank,
+  type Targeting,
+} from './near-wins.ts';
 export {
   type Opportunity,
   type OpportunityWeights,
   opportunityOf,
-  type SiteStems,
-  siteStems,
+  type PhraseSite,
+  type SiteSubject,
+  siteSubject,
 } from './opportunity.ts';
-export { type Holder, type Overlap, overlapOf, overlapsOf } from './overlap.ts';
+export { askingOf, type Holder, type Overlap, overlapOf, overlapsOf, type SameAsking } from './overlap.ts';
+export { type Held, type Holding, type KnownPost, OwnPhrases } from './own-phrases.ts';
 export { isConsistent, type PackedKeywords, packKeywords, unpackKeywords } from './pack-keywords.ts';
 export {
   looksLikePerformance,
@@ -77,6 +95,7 @@ export {
   previewPerformance,
   readPerformance,
 } from './performance.ts';
+export { fieldOf, meaningKey } from './phrase-meaning.ts';
 export { phraseStems, researchStem } from './phrase-stems.ts';
 export { type Related, type Relation, relatedPhrases } from './related.ts';
 export { defaultResearchRules, type ResearchRules } from './research-rules.ts';

@@ -31,6 +31,14 @@ const KIND_INTENT: Record<PublisherKind, Intent> = {
   community: 'informational',
 };
 
+/** What pages of an intent do, many of them and one. */
+const KIND_WORDS: Record<Intent, readonly [string, string]> = {
+  informational: ['explain', 'explains'],
+  commercial: ['are by makers', 'is by a maker'],
+  transactional: ['sell or rent', 'sells or rents'],
+  navigational: ['are its own', 'is its own'],
+};
+
 export interface IntentReading {
   intent: Intent;
   /** Points of each intent, adding up to 1 (all 0 where nothing tells). */
@@ -99,8 +107,11 @@ export function intentOf({ phrase, found }: Pick<Keyword, 'phrase' | 'found'>): 
     const pages = first.filter(({ kind }) => KIND_INTENT[kind] === intent).length;
     if (pages === 0) continue;
     shares[intent] += (PAGE_POINTS * pages) / first.length;
+    const [many, one] = KIND_WORDS[intent];
     reasons[intent].push(
-      `${pages} of the first ${first.length} pages ${intent === 'transactional' ? 'sell or rent' : intent === 'commercial' ? 'are by makers' : 'explain'}`,
+      first.length === 1
+        ? `the one page found ${one}`
+        : `${pages} of the first ${first.length} pages ${many}`,
     );
   }
   const sum = INTENTS.reduce((total, intent) => total + shares[intent], 0);

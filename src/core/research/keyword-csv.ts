@@ -78,7 +78,7 @@ export function previewTable(
     : { delimiter: meta.delimiter, header: null, rows: data, mapping: { phrase: 0 } };
 }
 
-/** A row that could not be taken, as a sentence with its line. */
+/** A row or a cell that could not be taken, as a sentence with its line. */
 export interface BadRow {
   line: number;
   reason: string;
@@ -87,6 +87,8 @@ export interface BadRow {
 export interface KeywordReading {
   keywords: Keyword[];
   bad: BadRow[];
+  /** Cells that could not be read; their rows were taken without them. */
+  cells: BadRow[];
   /** Rows that held nothing. */
   empty: number;
 }
@@ -98,6 +100,7 @@ const MAX_PHRASE_CHARACTERS = 200;
 export class KeywordRows {
   readonly keywords: Keyword[] = [];
   readonly bad: BadRow[] = [];
+  readonly cells: BadRow[] = [];
   empty = 0;
   private readonly months: [column: number, month: number][];
   private readonly sources = new Map<string, FigureSource>();
@@ -151,15 +154,15 @@ export class KeywordRows {
       });
       return;
     }
-    const volume = volumeAt === undefined ? null : readFigure(row[volumeAt] ?? '');
-    if (Number.isNaN(volume)) {
-      this.bad.push({ line, reason: `"${short(row[volumeAt!])}" is no volume` });
-      return;
+    let volume = volumeAt === undefined ? null : readFigure(row[volumeAt] ?? '');
+    if (volume !== null && !(volume >= 0)) {
+      this.cells.push({ line, reason: `"${short(row[volumeAt!])}" is no volume` });
+      volume = null;
     }
-    const difficulty = difficultyAt === undefined ? null : readSmallFigure(row[difficultyAt] ?? '');
+    let difficulty = difficultyAt === undefined ? null : readSmallFigure(row[difficultyAt] ?? '');
     if (difficulty !== null && !(difficulty >= 0 && difficulty <= 100)) {
-      this.bad.push({ line, reason: `"${short(row[difficultyAt!])}" is no difficulty from 0 to 100` });
-      return;
+      this.cells.push({ line, reason: `"${short(row[difficultyAt!])}" is no difficulty from 0 to 100` });
+      difficulty = null;
     }
     let months: number[] | null = null;
     if (this.months.length === 12) {
@@ -199,7 +202,7 @@ export function readKeywordTable(
     batch.rows.forEach((row, at) => {
       if (batch.lines[at] > 1 || !header) rows.take(row, batch.lines[at]);
     });
-  return { keywords: rows.keywords, bad: rows.bad, empty: rows.empty };
+  return { keywords: rows.keywords, bad: rows.bad, cells: rows.cells, empty: rows.empty };
 }
 
 /** Lines of the file that a row takes up: cells may hold line breaks. */
@@ -244,7 +247,8 @@ export function readPhraseList(text: string): string[] {
     .split(/\r\n?|\n/)
     .map((line) => line.trim())
     .filter(Boolean);
-  const parts = lines.length === 1 ? lines[0].split(/[,;\t]/) : lines;
+  // Of a table that was copied the first column holds the phrases.
+  const parts = lines.length === 1 ? lines[0].split(/[,;\t]/) : lines.map((line) => line.split('\t')[0]);
   const seen = new Set<string>();
   return parts.flatMap((part) => {
     const phrase = part

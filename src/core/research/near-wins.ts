@@ -1,5 +1,6 @@
-import { keywordKeys, PhraseMatcher, tokenize, Vocabulary } from '../language/index.ts';
+import { PhraseMatcher, tokenize, Vocabulary } from '../language/index.ts';
 import type { PerformanceRow } from './performance.ts';
+import { fieldOf, meaningKey, meaningStems, tellingStems } from './phrase-meaning.ts';
 import { phraseStems } from './phrase-stems.ts';
 import type { ResearchRules } from './research-rules.ts';
 
@@ -24,7 +25,9 @@ export interface NearWin {
   targeting: Targeting;
   /** Another post that targets the query, while this page is shown; null: none. */
   meant: OwnPage | null;
-  /** Clicks to win over the time of the export, at the target rank. */
+  /** The rank that its page can reach. */
+  reach: number;
+  /** Clicks to win over the time of the export, at that rank. */
   gain: number;
 }
 
@@ -39,16 +42,17 @@ export function clickShare(curve: readonly number[], position: number): number {
   return left + (right - left) * (rank - below);
 }
 
-const isTarget = (query: string, keyword: string): boolean => {
-  if (!keyword) return false;
-  const [asked, filed] = [keywordKeys(query, true).asked, keywordKeys(keyword, true).filed];
-  return asked.some((key) => filed.includes(key));
-};
+/**
+ * The rank that a page can reach from where it stands: half of its rank now, or two ranks better where that is more, and
+ * no better than the rank that the house thinks an improved page reaches.
+ */
+export const reachableRank = (position: number, targetRank: number): number =>
+  Math.max(1, position / 2, Math.min(targetRank, position - 2));
 
 /**
  * Queries at ranks 4 to 20 with at least so many impressions, with what there is to win: impressions times the share of
- * clicks at the target rank (two ranks better where the page is as good already), less the clicks that the page has.
- * The greatest gain first. `pathOf` brings an address into comparable form (null: not this site's).
+ * clicks at the rank in reach ({@link reachableRank}), less the clicks that the page has. Whether a page targets a query is
+ * told by what both mean. The greatest gain first. `pathOf` brings an address into comparable form (null: not this site's).
  */
 export function nearWins(
   rows: readonly PerformanceRow[],
@@ -58,10 +62,11 @@ export function nearWins(
   leastImpressions = 10,
 ): NearWin[] {
   const byPath = new Map(pages.map((page) => [page.path, page]));
+  const field = fieldOf(pages.flatMap(({ keyword, supporting }) => [keyword, ...supporting].filter(Boolean)));
+  const keyOf = (phrase: string) => meaningKey(phrase, field);
   const targets = new Map<string, OwnPage>();
   for (const page of pages)
-    for (const key of page.keyword ? keywordKeys(page.keyword, true).filed : [])
-      if (!targets.has(key)) targets.set(key, page);
+    if (page.keyword && !targets.has(keyOf(page.keyword))) targets.set(keyOf(page.keyword), page);
   const vocabulary = new Vocabulary();
   return rows
     .filter(
@@ -70,16 +75,14 @@ export function nearWins(
     .map((row): NearWin => {
       const path = pathOf(row.page);
       const page = path === null ? null : (byPath.get(path) ?? null);
-      const better = Math.max(1, Math.min(targetRank, row.position - 2));
+      const better = reachableRank(row.position, targetRank);
       const gain = Math.max(0, row.impressions * clickShare(clickCurve, better) - row.clicks);
-      const meant =
-        keywordKeys(row.query, true)
-          .asked.map((key) => targets.get(key))
-          .find((found) => found !== undefined) ?? null;
+      const meant = targets.get(keyOf(row.query)) ?? null;
       return {
         row,
         page,
-        targeting: page ? targetingOf(row.query, page, vocabulary) : 'none',
+        reach: better,
+        targeting: page ? targetingOf(row.query, page, vocabulary, keyOf) : 'none',
         meant: meant === page ? null : meant,
         gain,
       };
@@ -87,10 +90,18 @@ export function nearWins(
     .sort((a, b) => b.gain - a.gain || (a.row.query < b.row.query ? -1 : 1));
 }
 
-function targetingOf(query: string, page: OwnPage, vocabulary: Vocabulary): Targeting {
-  if (isTarget(query, page.keyword)) return 'primary';
-  if (page.supporting.some((phrase) => isTarget(query, phrase))) return 'supporting';
+function targetingOf(
+  query: string,
+  page: OwnPage,
+  vocabulary: Vocabulary,
+  keyOf: (phrase: string) => string,
+): Targeting {
+  const asked = keyOf(query);
+  if (asked && page.keyword && keyOf(page.keyword) === asked) return 'primary';
+  if (asked && page.supporting.some((phrase) => keyOf(phrase) === asked)) return 'supporting';
   if (phraseStems(query).length === 0) return 'none';
+  const there = new Set(meaningStems(page.title));
+  if (tellingStems(meaningStems(query)).every((stem) => there.has(stem))) return 'title';
   const matcher = new PhraseMatcher([query], vocabulary, true);
   return matcher.match(page.title, tokenize(page.title, vocabulary)).length > 0 ? 'title' : 'none';
 }

@@ -1,4 +1,5 @@
 import { phraseKey } from './keyword.ts';
+import { fieldOf, meaningKey } from './phrase-meaning.ts';
 import { phraseStems } from './phrase-stems.ts';
 
 /** Phrases that somebody means to be found for: a list, or a post's target. */
@@ -16,8 +17,8 @@ export interface SharedPhrase {
   phrase: string;
   /** As the other has it. */
   other: string;
-  /** `exact`: the same words; `stems`: the same word stems. */
-  how: 'exact' | 'stems';
+  /** `exact`: the same words; `stems`: the same word stems; `meaning`: other words for the same. */
+  how: 'exact' | 'stems' | 'meaning';
 }
 
 /** `natural`: some overlap is; `mentioned`: worth a look; `clash`: the two would compete. */
@@ -30,8 +31,29 @@ export interface Overlap {
   share: number;
   /** Whether the primary keywords are one target. */
   samePrimary: boolean;
+  /** How they are told to be one; null: they are not. */
+  primaryBy: SharedPhrase['how'] | 'results' | null;
   degree: OverlapDegree;
 }
+
+/** By what phrases are told to ask for the same, beside their words. */
+export interface SameAsking {
+  /** Words of the field that all phrases are about, see {@link fieldOf}. */
+  field: ReadonlySet<string>;
+  /** Whether the same pages are found for two primary keywords. */
+  sameResults?: (a: string, b: string) => boolean;
+}
+
+const BY_WORDS: SameAsking = { field: new Set() };
+
+/** By what the phrases of holders are told to ask for the same. */
+export const askingOf = (
+  holders: readonly Holder[],
+  sameResults?: SameAsking['sameResults'],
+): SameAsking => ({
+  field: fieldOf(holders.flatMap(({ phrases }) => phrases)),
+  ...(sameResults ? { sameResults } : {}),
+});
 
 /** Of two phrases one shared says little. */
 const FEWEST = 4;
@@ -43,40 +65,62 @@ const stemKey = (phrase: string) => phraseStems(phrase).sort().join(' ');
 
 /** A holder's phrases by their keys; a site compares each with every other. */
 interface Reading {
+  field: ReadonlySet<string>;
   phrases: string[];
   byKey: Map<string, string>;
   byStems: Map<string, string>;
+  byMeaning: Map<string, string>;
 }
 
 const readings = new WeakMap<Holder, Reading>();
 
-function readingOf(holder: Holder): Reading {
+function readingOf(holder: Holder, field: ReadonlySet<string>): Reading {
   let reading = readings.get(holder);
-  if (!reading) {
+  if (reading?.field !== field) {
     const byKey = new Map(holder.phrases.map((phrase) => [phraseKey(phrase), phrase]));
     const phrases = [...byKey.values()];
-    reading = { phrases, byKey, byStems: new Map(phrases.map((phrase) => [stemKey(phrase), phrase])) };
+    const by = (keyOf: (phrase: string) => string) =>
+      new Map(phrases.map((phrase) => [keyOf(phrase), phrase]));
+    reading = {
+      field,
+      phrases,
+      byKey,
+      byStems: by(stemKey),
+      byMeaning: by((phrase) => meaningKey(phrase, field)),
+    };
     readings.set(holder, reading);
   }
   return reading;
 }
 
+/** How two phrases ask for the same; null: they do not. */
+function sameHow(a: string, b: string, { field, sameResults }: SameAsking): Overlap['primaryBy'] {
+  if (!a || !b) return null;
+  if (phraseKey(a) === phraseKey(b)) return 'exact';
+  if (stemKey(a) === stemKey(b)) return 'stems';
+  const key = meaningKey(a, field);
+  if (key && key === meaningKey(b, field)) return 'meaning';
+  return sameResults?.(a, b) ? 'results' : null;
+}
+
 /** What two holders share. */
-export function overlapOf(own: Holder, other: Holder): Overlap {
-  const { phrases: mine } = readingOf(own);
-  const { phrases: theirs, byKey, byStems } = readingOf(other);
+export function overlapOf(own: Holder, other: Holder, asking: SameAsking = BY_WORDS): Overlap {
+  const { phrases: mine } = readingOf(own, asking.field);
+  const { phrases: theirs, byKey, byStems, byMeaning } = readingOf(other, asking.field);
   const shared = mine.flatMap((phrase): SharedPhrase[] => {
     const exact = byKey.get(phraseKey(phrase));
     if (exact !== undefined) return [{ phrase, other: exact, how: 'exact' }];
     const alike = byStems.get(stemKey(phrase));
-    return alike === undefined ? [] : [{ phrase, other: alike, how: 'stems' }];
+    if (alike !== undefined) return [{ phrase, other: alike, how: 'stems' }];
+    const meant = byMeaning.get(meaningKey(phrase, asking.field));
+    return meant === undefined ? [] : [{ phrase, other: meant, how: 'meaning' }];
   });
   const smaller = Math.min(mine.length, theirs.length);
   // Two phrases of one that answer one of the other are one in common, from either side.
   const common = Math.min(shared.length, new Set(shared.map((each) => each.other)).size);
   const share = smaller === 0 ? 0 : common / Math.max(FEWEST, smaller);
-  const samePrimary =
-    own.primary !== '' && other.primary !== '' && stemKey(own.primary) === stemKey(other.primary);
+  const primaryBy = sameHow(own.primary, other.primary, asking);
+  const samePrimary = primaryBy !== null;
   const degree: OverlapDegree =
     samePrimary || share >= CLASH_FROM
       ? 'clash'
@@ -85,14 +129,14 @@ export function overlapOf(own: Holder, other: Holder): Overlap {
         : shared.length > 0
           ? 'natural'
           : 'none';
-  return { holder: other, shared, share, samePrimary, degree };
+  return { holder: other, shared, share, samePrimary, primaryBy, degree };
 }
 
 /** Overlaps of one holder with others, the gravest first; those with nothing in common are left out. */
-export function overlapsOf(own: Holder, others: readonly Holder[]): Overlap[] {
+export function overlapsOf(own: Holder, others: readonly Holder[], asking?: SameAsking): Overlap[] {
   return others
     .filter(({ id }) => id !== own.id)
-    .map((other) => overlapOf(own, other))
+    .map((other) => overlapOf(own, other, asking))
     .filter(({ degree }) => degree !== 'none')
     .sort(
       (a, b) =>

@@ -57,6 +57,8 @@ export interface PerformanceReading {
 /** Takes rows of a performance export one by one. Several rows of one query and page are added up. */
 export class PerformanceRows {
   readonly bad: BadRow[] = [];
+  /** Cells that could not be read; their rows were taken without them. */
+  readonly cells: BadRow[] = [];
   private readonly byKey = new Map<string, PerformanceRow>();
 
   constructor(private readonly mapping: Partial<Record<PerformanceColumn, number>>) {}
@@ -84,6 +86,8 @@ export class PerformanceRows {
       this.bad.push({ line, reason: `"${cell('position')}" is no position from 1` });
       return;
     }
+    if (clicks !== null && !(clicks >= 0))
+      this.cells.push({ line, reason: `"${cell('clicks')}" is no number of clicks` });
     const key = `${query.toLowerCase()}\n${cell('page')}`;
     const row = {
       query,

@@ -8,68 +8,63 @@ import { World } from './world.ts';
 import { buildWorld } from './world-data.ts';
 
 const QUERY = 'waterproof panniers';
-/** Nine pages about panniers, and one about motorcycles, as a person who read them would say. */
-const ABOUT = [
-  'brasswick.example/waterproof-panniers',
-  'answerwell.example/are-panniers-waterproof',
-  'oxterbags.example/how-we-make-them-waterproof',
-  'gearledger.example/waterproof-panniers',
-  'fenwheel.example/mending-panniers',
-  'spokeside.example/waterproof-or-cheap-with-liners',
-  'rollingfacts.example/do-rain-covers-work',
-  'pedalandtarn.example/panniers-roll-top-buying-guide',
-  'longverge.example/in-praise-of-the-wet-bag',
-].map((address) => `https://${address}`);
+/** Pages of the twenty found that are no articles about panniers for bicycles, as a person who read them would say. */
 const MOTORCYCLES = 'https://harrowmotor.example/motorcycle-panniers';
+const THREADS = ['waterproof-or-cheap-with-liners', 'which-waterproof-panniers-for-all-weather'].map(
+  (name) => `https://spokeside.example/${name}`,
+);
+const PRICES = 'https://brasswick.example/waterproof-panniers';
 
-/** What a reader of the nine wrote down as the words of the subject. */
+/** What a reader of the pages wrote down as the words of the subject. */
 const STAPLES = [
   'waterproof panniers',
+  'roll-top',
   'hooks',
-  'hole',
   'litres',
   'rain',
   'dry',
-  'seam',
+  'corner',
   'welded',
-  'patch',
   'water',
+  'rack',
+  'wheel',
 ];
-const SUPPORTING = ['rack', 'rail', 'liner', 'lid', 'corner', 'spray', 'tubes', 'winter'];
+const SUPPORTING = ['rail', 'lower corner', 'tent', 'cloth', 'welded seams', 'strap'];
 /** Sections that say the same, by the headings as written. */
 const TOPICS: Record<string, string[]> = {
   size: [
-    'How many litres?',
     'What Size Should Waterproof Panniers Have?',
     'Which size?',
     'Size',
-    '3. How many litres?',
+    '2. How many litres?',
+    'Which size for what',
+    'Count the litres first',
+    'Size and fit',
   ],
-  hooks: ['5. Hooks and rail', 'Hooks', 'The rail'],
-  closure: ['Roll-top or lid?', 'Are All Roll-Top Panniers Waterproof?'],
-  care: ['Looking after waterproof panniers', 'Care and repair'],
-  price: ['How Much Do Waterproof Panniers Cost?', 'What we paid'],
-  rack: ['Will they fit my rack?', '5. Do your heels hit?'],
-  leaks: ['2. Cutting', 'Where they leak'],
+  hooks: ['5. Hooks and rail', 'Hooks', '5. Can you get hooks?', 'Hooks and spare parts'],
+  closure: ['Closure', 'The closure', 'Closures', '4. The closure'],
+  care: ['Looking after waterproof panniers', 'Care and repair', 'Looking after them'],
+  price: ['How Much Do Waterproof Panniers Cost?', 'What we paid', '7. What should they cost?'],
+  seams: ['Seams', 'A seam', '4. How is the seam made?'],
+  holes: ['Mending one yourself', 'Mending a hole', 'A small hole'],
+  leaks: ['Leaks', 'Where they leak', 'Find the leak first'],
 };
-/** Asked, and answered by none of the nine. */
+/** Asked, and answered by at most one of them. */
 const UNSAID = ['can you use waterproof panniers as a rucksack'];
-/** Asked, and answered by one of them under a heading of its own. */
-const SAID_ONCE = 'What is the difference between waterproof and water resistant panniers?';
+/** Asked, and answered by two of them. */
+const SAID_BY_FEW = 'What is the difference between waterproof and water resistant panniers?';
 
 const world = new World(buildWorld(join(import.meta.dirname, 'world')));
 const bases = new WordBases(new Vocabulary());
 const found = world.results(QUERY, 'GB', 20);
-const readings = found
-  .filter(({ address }) => ABOUT.includes(address) || address === MOTORCYCLES)
-  .map(({ address, publisher, kind, rank, html }) =>
-    readStudyPage(
-      { address, publisher, kind, rank, document: readArticle(html) },
-      QUERY,
-      bases,
-      defaultProfile,
-    ),
-  );
+const readings = found.map(({ address, publisher, kind, rank, html }) =>
+  readStudyPage(
+    { address, publisher, kind, rank, document: readArticle(html) },
+    QUERY,
+    bases,
+    defaultProfile,
+  ),
+);
 const book = new StudyBook(
   readings,
   {
@@ -79,13 +74,15 @@ const book = new StudyBook(
   },
   bases,
 );
-const study = book.study(new Set([MOTORCYCLES]));
+const suggested = new Map(book.leaveOut().map(({ address, reason }) => [address, reason]));
+const study = book.study(new Set(suggested.keys()));
 
-describe('a study of ten pages about panniers', () => {
+describe('a study of the pages found for panniers', () => {
   it('finds the terms that a reader of the pages wrote down', () => {
     const group = (name: string) => study.terms.filter((term) => term.group === name).map(({ form }) => form);
     expect(STAPLES.filter((form) => !group('staple').includes(form))).toEqual([]);
-    expect(SUPPORTING.filter((form) => !group('supporting').includes(form))).toEqual([]);
+    const known = [...group('staple'), ...group('supporting')];
+    expect(SUPPORTING.filter((form) => !known.includes(form))).toEqual([]);
     // At least four of the first five-and-twenty are words of the subject, none of grammar.
     const first = study.terms.slice(0, 25).map(({ form }) => form);
     expect(first.filter((form) => /^(?:the|and|you|for|one|very)$/.test(form))).toEqual([]);
@@ -105,37 +102,23 @@ describe('a study of ten pages about panniers', () => {
       );
       expect([name, best]).toEqual([name, headings.length]);
     }
-    expect(study.topics[0].pages).toHaveLength(5);
+    expect(study.topics[0].pages.length).toBeGreaterThan(8);
   });
 
-  it('finds what is asked and none of them says', () => {
-    const unsaid = study.unsaid.filter(({ pages }) => pages.length === 0).map(({ text }) => text);
+  it('finds what is asked and hardly any of them says', () => {
+    const unsaid = study.unsaid.map(({ text }) => text);
     expect(UNSAID.filter((text) => !unsaid.includes(text))).toEqual([]);
-    expect(study.questions.find(({ text }) => text === SAID_ONCE)?.pages).toEqual([
+    expect(study.questions.find(({ text }) => text === SAID_BY_FEW)?.pages).toContain(
       'https://answerwell.example/are-panniers-waterproof',
-    ]);
+    );
     expect(unsaid).not.toContain('how long do waterproof panniers last');
   });
 
-  it('suggests to leave out the thread, the shop’s list and the motorcycles, and no other', () => {
-    const whole = new StudyBook(
-      found.map(({ address, publisher, kind, rank, html }) =>
-        readStudyPage(
-          { address, publisher, kind, rank, document: readArticle(html) },
-          QUERY,
-          bases,
-          defaultProfile,
-        ),
-      ),
-      { query: QUERY, asked: [], phrases: [] },
-      bases,
-    );
-    const reasons = new Map(whole.leaveOut().map(({ address, reason }) => [address, reason]));
-    expect(reasons.get('https://spokeside.example/waterproof-or-cheap-with-liners')).toContain('forum');
-    expect(reasons.get('https://brasswick.example/waterproof-panniers')).toContain('prices');
-    expect(reasons.get(MOTORCYCLES)).toContain('motorcycle');
-    for (const address of ABOUT.slice(1, 5))
-      expect([address, reasons.get(address)]).toEqual([address, undefined]);
+  it('suggests to leave out the threads, the shop’s list and the motorcycles, and no other', () => {
+    expect([...suggested.keys()].sort()).toEqual([...THREADS, PRICES, MOTORCYCLES].sort());
+    expect(suggested.get(THREADS[0])).toContain('forum');
+    expect(suggested.get(PRICES)).toContain('prices');
+    expect(suggested.get(MOTORCYCLES)).toContain('motorcycle');
   });
 
   it('cites figures with the page that states them', () => {

@@ -4,6 +4,7 @@ import type { PerformanceRow } from '../../core/research/index.ts';
 import type { SitePage } from '../../core/site/index.ts';
 import type { PostRow, ScoreRow, SiteRow } from './post-rows.ts';
 import type { IdeaRow, ListRow } from './research-rows.ts';
+import type { StudyPageRow, StudyRow } from './study-rows.ts';
 
 /** The demo scenario as an empty database is filled with it. */
 export interface DemoBundle {
@@ -17,4 +18,6 @@ export interface DemoBundle {
   lists: ListRow[];
   ideas: IdeaRow[];
   performance: PerformanceRow[];
+  /** Studies with the content of their pages. */
+  studies: { row: StudyRow; pages: StudyPageRow[] }[];
 }

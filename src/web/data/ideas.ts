@@ -14,7 +14,7 @@ export async function ideasOf(siteId: string): Promise<IdeaRow[]> {
   return rows.sort((a, b) => a.rank - b.rank || (a.id < b.id ? -1 : 1));
 }
 
-/** Adds ideas at the end; answers their rows. */
+/** Adds ideas before all others, in their order; answers their rows. */
 export async function addIdeas(
   siteId: string,
   drafts: readonly IdeaDraft[],
@@ -22,14 +22,14 @@ export async function addIdeas(
   stage: IdeaRow['stage'] = 'new',
 ): Promise<IdeaRow[]> {
   const known = await ideasOf(siteId);
-  const last = Math.max(0, ...known.map(({ rank }) => rank));
+  const first = Math.min(1, ...known.map(({ rank }) => rank)) - drafts.length;
   const rows = drafts.map(
     (draft, at): IdeaRow => ({
       ...draft,
       id: crypto.randomUUID(),
       siteId,
       stage,
-      rank: last + at + 1,
+      rank: first + at,
       postId: '',
       made: now,
     }),

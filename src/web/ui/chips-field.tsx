@@ -29,7 +29,12 @@ export function ChipsField({
   const add = (text: string) => {
     const fresh = text
       .split(splitAt)
-      .map((part) => part.trim().replace(/^[-*•]\s+/, ''))
+      .map((part) =>
+        part
+          .split('\t')[0]
+          .trim()
+          .replace(/^[-*•]\s+/, ''),
+      )
       .filter(Boolean);
     const seen = new Set(items.map((item) => item.toLowerCase()));
     const next = [...items];

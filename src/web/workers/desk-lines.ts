@@ -1,5 +1,6 @@
 import type {
   Difficulty,
+  Held,
   Intent,
   IntentReading,
   Keyword,
@@ -16,8 +17,14 @@ export interface KeywordLine {
   difficulty: number | null;
   /** The difficulty was given by a file. */
   given: boolean;
+  /** So far the difficulty may lie off either way; 0 where all of its pages are known. */
+  give: number;
+  /** Pages that it is known from; null: it is given or not known. */
+  pages: number | null;
   intent: Intent;
   opportunity: number | null;
+  /** The post of the site that holds it; null: none. */
+  held: Held | null;
   /** Why it is related to the seeds; null where all phrases are shown. */
   relation: Pick<Related, 'relation' | 'reason'> | null;
 }
@@ -68,4 +75,6 @@ export interface FoundLine {
   phrases: { row: number; phrase: string; rank: number; volume: number | null }[];
   /** Searches a month of all of them. */
   volume: number;
+  /** Clicks a month that it may have from them, by its ranks. */
+  clicks: number;
 }

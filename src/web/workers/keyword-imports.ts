@@ -33,6 +33,9 @@ export interface ImportResult {
   bad: number;
   /** The first of the bad rows. */
   examples: BadRow[];
+  /** Cells that could not be read, while their rows were taken. */
+  badCells: number;
+  cellExamples: BadRow[];
 }
 
 /** Told how far a long job is, 0-1. */
@@ -98,6 +101,8 @@ export const keywordImports = {
       merged,
       bad: rows.bad.length,
       examples: rows.bad.slice(0, MOST_NAMED),
+      badCells: rows.cells.length,
+      cellExamples: rows.cells.slice(0, MOST_NAMED),
     };
   },
 
@@ -143,6 +148,8 @@ export const keywordImports = {
       merged: 0,
       bad: rows.bad.length,
       examples: rows.bad.slice(0, MOST_NAMED),
+      badCells: rows.cells.length,
+      cellExamples: rows.cells.slice(0, MOST_NAMED),
     };
   },
 };

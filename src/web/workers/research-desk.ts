@@ -1,10 +1,14 @@
 import {
   type Cluster,
   type Clusterable,
+  clickShare,
   clusterFigures,
   clusterPhrases,
   clusterSteps,
+  type Difficulty,
+  type DifficultyPrior,
   difficultyOf,
+  difficultyPrior,
   type Intent,
   intentOf,
   type Keyword,
@@ -12,18 +16,17 @@ import {
   keywordView,
   type Opportunity,
   opportunityOf,
+  type PhraseSite,
   phraseKey,
   type Related,
   type ResearchRules,
   relatedPhrases,
-  type SiteStems,
   seasonsSoon,
 } from '../../core/research/index.ts';
 import type { ClusterLine, DeskView, DeskWish, FoundLine, KeywordDetail, KeywordLine } from './desk-lines.ts';
 
 /** What of a site decides what a phrase is worth to it. */
-export interface DeskSite {
-  stems: SiteStems;
+export interface DeskSite extends PhraseSite {
   rules: ResearchRules;
   /** 0 is January. */
   month: number;
@@ -35,6 +38,8 @@ export class ResearchDesk {
   private volumes = new Float64Array(0);
   private difficulties = new Float64Array(0);
   private opportunities: Float64Array | null = null;
+  /** What the market of each region is like. */
+  private priors = new Map<string, DifficultyPrior>();
   private readonly intents: (Intent | undefined)[] = [];
   private relations: { key: string; byRow: Map<number, Related> } | null = null;
 
@@ -56,12 +61,24 @@ export class ResearchDesk {
     this.opportunities = null;
   }
 
+  private difficulty(row: number): Difficulty | null {
+    const record = this.records[row];
+    return difficultyOf(record, this.priors.get(record.region));
+  }
+
   private grow(): void {
     const { length } = this.records;
+    const regions = new Map<string, Keyword[]>();
+    for (const record of this.records) {
+      const known = regions.get(record.region);
+      if (known) known.push(record);
+      else regions.set(record.region, [record]);
+    }
+    this.priors = new Map([...regions].map(([region, records]) => [region, difficultyPrior(records)]));
     const [volumes, difficulties] = [new Float64Array(length), new Float64Array(length)];
     for (let row = 0; row < length; row++) {
       volumes[row] = this.records[row].volume ?? Number.NaN;
-      difficulties[row] = difficultyOf(this.records[row])?.value ?? Number.NaN;
+      difficulties[row] = this.difficulty(row)?.value ?? Number.NaN;
     }
     this.volumes = volumes;
     this.difficulties = difficulties;
@@ -100,8 +117,8 @@ export class ResearchDesk {
   private opportunityAt(row: number): Opportunity | null {
     const { phrase, volume, months } = this.records[row];
     const difficulty = Number.isNaN(this.difficulties[row]) ? null : this.difficulties[row];
-    const { stems, rules, month } = this.site;
-    return opportunityOf({ phrase, volume, months, difficulty }, stems, month, rules.weights);
+    const { rules, month } = this.site;
+    return opportunityOf({ phrase, volume, months, difficulty }, this.site, month, rules.weights);
   }
 
   private allOpportunities(): Float64Array {
@@ -166,17 +183,19 @@ export class ResearchDesk {
 
   private line(row: number): KeywordLine {
     const { phrase, region, volume, months, source, setIntent, givenDifficulty } = this.records[row];
-    const opportunity = this.opportunities
-      ? this.opportunities[row]
-      : (this.opportunityAt(row)?.value ?? Number.NaN);
+    const opportunity = this.opportunityAt(row);
+    const difficulty = this.difficulty(row);
     const related = this.relations?.byRow.get(row);
     return {
       row,
       keyword: { phrase, region, volume, months, source, setIntent },
-      difficulty: Number.isNaN(this.difficulties[row]) ? null : this.difficulties[row],
+      difficulty: difficulty?.value ?? null,
       given: givenDifficulty !== null,
+      give: difficulty?.give ?? 0,
+      pages: difficulty?.from === 'pages' ? difficulty.shares.length : null,
       intent: this.intent(row),
-      opportunity: Number.isNaN(opportunity) ? null : opportunity,
+      opportunity: opportunity?.value ?? null,
+      held: opportunity?.held ?? this.site.own?.of(phrase) ?? null,
       relation: related ? { relation: related.relation, reason: related.reason } : null,
     };
   }
@@ -188,11 +207,23 @@ export class ResearchDesk {
     const record = this.records[row];
     return {
       line: this.line(row),
-      difficulty: difficultyOf(record),
+      difficulty: this.difficulty(row),
       intent: intentOf(record),
       opportunity: this.opportunityAt(row),
       found: record.found?.length ?? null,
     };
+  }
+
+  /** What is known of a phrase; null: nothing. */
+  keyword(phrase: string, region: string): Keyword | null {
+    const row = this.book.rowOf(phrase, region);
+    return row < 0 ? null : this.records[row];
+  }
+
+  /** Addresses of the ten first pages found for a phrase; null: not looked up. */
+  firstPages(phrase: string, region: string): string[] | null {
+    const row = this.book.rowOf(phrase, region);
+    return row < 0 ? null : (this.records[row].found?.slice(0, 10).map(({ address }) => address) ?? null);
   }
 
   /** Figures of a chart of volume against difficulty: rows of which both are known. */
@@ -223,11 +254,16 @@ export class ResearchDesk {
   private clusterable(rows: Uint32Array): Clusterable[] {
     return Array.from(rows, (row) => {
       const { phrase, volume, found } = this.records[row];
-      return { phrase, volume, pages: found?.map(({ address }) => address) ?? null };
+      return {
+        phrase,
+        volume,
+        pages: found?.map(({ address }) => address) ?? null,
+        intent: this.intent(row),
+      };
     });
   }
 
-  /** Pages that are found for phrases of a view, those of the most asked-for phrases first. */
+  /** Pages that are found for phrases of a view, those first that are opened most by those who search: searches times the share of clicks at their ranks. */
   found(rows: Uint32Array): FoundLine[] {
     const byAddress = new Map<string, FoundLine>();
     for (const row of rows) {
@@ -235,16 +271,17 @@ export class ResearchDesk {
       found?.forEach(({ squareness: _squareness, ...page }, at) => {
         let line = byAddress.get(page.address);
         if (!line) {
-          line = { page, phrases: [], volume: 0 };
+          line = { page, phrases: [], volume: 0, clicks: 0 };
           byAddress.set(page.address, line);
         }
         line.phrases.push({ row, phrase, rank: at + 1, volume });
         line.volume += volume ?? 0;
+        line.clicks += (volume ?? 0) * clickShare(this.site.rules.clickCurve, at + 1);
       });
     }
     for (const { phrases } of byAddress.values())
       phrases.sort((a, b) => a.rank - b.rank || (b.volume ?? 0) - (a.volume ?? 0));
-    return [...byAddress.values()].sort((a, b) => b.volume - a.volume);
+    return [...byAddress.values()].sort((a, b) => b.clicks - a.clicks || b.volume - a.volume);
   }
 
   /** Phrases of a region with what they are worth, for ideas. */

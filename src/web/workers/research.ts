@@ -1,9 +1,12 @@
 import { comparablePath } from '../../core/listing/index.ts';
 import {
+  bareKeyword,
+  didYouMean,
   type FigureSource,
   freshIdeas,
   type IdeaDraft,
   type Intent,
+  ideaSite,
   ideasFromClusters,
   ideasFromHeadings,
   ideasFromOffer,
@@ -41,7 +44,8 @@ export const research = {
 
   /** What the site says of itself is read anew. */
   async refreshSite(siteId: string): Promise<void> {
-    (await deskOf(siteId)).setSite(await deskSite(siteId));
+    const own = await deskOf(siteId);
+    own.setSite(await deskSite(siteId, own.records));
   },
 
   /** Ends a job between two of its steps; what it was asked for is rejected with an `AbortError`. */
@@ -63,6 +67,21 @@ export const research = {
   async figures(siteId: string, region: string, phrases: readonly string[]): Promise<(KeywordLine | null)[]> {
     const own = await deskOf(siteId);
     return phrases.map((phrase) => own.detail(phrase, region)?.line ?? null);
+  },
+
+  /** Addresses of the ten first pages found for phrases; null: they were not looked up. */
+  async firstPages(siteId: string, region: string, phrases: readonly string[]): Promise<(string[] | null)[]> {
+    const own = await deskOf(siteId);
+    return phrases.map((phrase) => own.firstPages(phrase, region));
+  },
+
+  /** What a seed meant of which no phrase of a region knows a word; null: nothing is near. */
+  async meant(siteId: string, seed: string, region: string): Promise<string | null> {
+    const { records } = await deskOf(siteId);
+    return didYouMean(
+      seed,
+      records.flatMap((record) => (record.region === region ? [record.phrase] : [])),
+    );
   },
 
   /** How many keywords are known, by region. */
@@ -129,17 +148,29 @@ export const research = {
   /** So many new ideas, none of which was offered before. */
   async ideas(siteId: string, wish: IdeaWish, count: number): Promise<IdeaDraft[]> {
     const own = await deskOf(siteId);
-    own.setSite(await deskSite(siteId));
+    own.setSite(await deskSite(siteId, own.records));
     const { rows, phrases } = own.rated(wish.region);
     const posts = await knownPosts(siteId);
+    const { site } = await siteOf(siteId);
+    const around = ideaSite(posts, phrases, /^en\b/i.test(site?.language || 'en'));
     const made = (): IdeaDraft[] => {
-      if (wish.from === 'clusters') return ideasFromClusters(own.clustersOf(rows), phrases, posts);
-      if (wish.from === 'titles') return ideasFromTitles(posts, phrases);
-      if (wish.from === 'offer') return ideasFromOffer(wish.offer, own.clustersOf(rows), phrases, posts);
+      if (wish.from === 'clusters') return ideasFromClusters(own.clustersOf(rows), phrases, around);
+      if (wish.from === 'titles') return ideasFromTitles(phrases, around);
+      if (wish.from === 'offer') return ideasFromOffer(wish.offer, own.clustersOf(rows), phrases, around);
       const post = posts.find(({ id }) => id === wish.postId);
-      return post ? ideasFromHeadings(post, phrases, posts) : [];
+      return post ? ideasFromHeadings(post, phrases, around) : [];
     };
     return freshIdeas(made(), await ideasOf(siteId), count);
+  },
+
+  /** Phrases as CSV, with what is known of each. */
+  async csvOf(siteId: string, region: string, phrases: readonly string[]): Promise<string> {
+    const own = await deskOf(siteId);
+    return writeKeywordTable(
+      phrases.map(
+        (phrase) => own.keyword(phrase, region) ?? bareKeyword(phrase, region, { name: '', date: '' }),
+      ),
+    );
   },
 
   /** Keywords as CSV. */

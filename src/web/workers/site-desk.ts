@@ -1,11 +1,17 @@
-import { defaultResearchRules, type Keyword, type KnownPost, siteStems } from '../../core/research/index.ts';
+import {
+  defaultResearchRules,
+  type Keyword,
+  type KnownPost,
+  OwnPhrases,
+  siteSubject,
+} from '../../core/research/index.ts';
 import { monthIn, researchRulesOf } from '../../core/site/index.ts';
 import { database } from '../data/database.ts';
 import { keywordStamp, readKeywords, writeKeywords } from '../data/keyword-chunks.ts';
 import type { PostRow, SiteRow } from '../data/post-rows.ts';
 import { postsOf, StaleWrite } from '../data/posts.ts';
 import { zoneOf } from '../data/zone-of.ts';
-import { ResearchDesk } from './research-desk.ts';
+import { type DeskSite, ResearchDesk } from './research-desk.ts';
 
 /** The desk in memory: of one site, as its keywords stood under a stamp. */
 let open: { siteId: string; stamp: number; desk: ResearchDesk } | null = null;
@@ -15,15 +21,19 @@ export async function siteOf(siteId: string): Promise<{ site: SiteRow | undefine
   return { site: await database().sites.get(siteId), posts: await postsOf(siteId) };
 }
 
-/** What of a site decides what a phrase is worth to it. */
-export async function deskSite(siteId: string) {
+/** What of a site decides what a phrase is worth to it; `phrases` tell its field beside those of its posts. */
+export async function deskSite(siteId: string, phrases: readonly Keyword[]): Promise<DeskSite> {
   const { site, posts } = await siteOf(siteId);
+  const categories = new Set(posts.map(({ fields }) => fields.category).filter(Boolean));
   return {
-    stems: siteStems([
-      site?.house.offer ?? '',
-      site?.name ?? '',
-      ...posts.flatMap(({ fields }) => [fields.title, fields.keyword, ...fields.supporting, fields.category]),
-    ]),
+    subject: siteSubject(
+      [site?.house.offer ?? '', site?.name ?? '', ...categories],
+      posts.map(({ fields }) => [fields.title, fields.keyword, ...fields.supporting]),
+    ),
+    own: new OwnPhrases(
+      await knownPosts(siteId),
+      phrases.map(({ phrase }) => phrase),
+    ),
     rules: site ? researchRulesOf(site.house) : defaultResearchRules(),
     month: monthIn(zoneOf(site), new Date()),
   };
@@ -33,7 +43,7 @@ export async function deskSite(siteId: string) {
 export async function deskOf(siteId: string): Promise<ResearchDesk> {
   if (open?.siteId !== siteId || open.stamp !== (await keywordStamp(siteId))) {
     const { records, stamp } = await readKeywords(siteId);
-    open = { siteId, stamp, desk: new ResearchDesk(records, await deskSite(siteId)) };
+    open = { siteId, stamp, desk: new ResearchDesk(records, await deskSite(siteId, records)) };
   }
   return open.desk;
 }

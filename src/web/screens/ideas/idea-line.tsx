@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import type { Held } from '../../../core/research/index.ts';
 import { changeIdea } from '../../data/ideas.ts';
 import type { PostRow } from '../../data/post-rows.ts';
 import type { IdeaRow, IdeaStage } from '../../data/research-rows.ts';
@@ -18,11 +19,14 @@ const ORIGINS: Record<IdeaRow['origin'], string> = {
 export function IdeaLine({
   idea,
   posts,
+  held,
   onDecide,
   onBegin,
 }: {
   idea: IdeaRow;
   posts: readonly PostRow[];
+  /** The post that holds its keyword already; null: none. */
+  held: Held | null;
   onDecide: (stage: IdeaStage, words: string) => void;
   onBegin: () => void;
 }) {
@@ -75,6 +79,14 @@ export function IdeaLine({
             </>
           )}
         </p>
+        {held && (
+          <p className="text-[13px] text-ochre">
+            {held.how === 'target' ? 'Clashes with the target of' : 'Its keyword is held by'}{' '}
+            <WordLink to={`/posts/${held.id}/target`} quiet>
+              {held.title || 'Untitled'}
+            </WordLink>
+          </p>
+        )}
       </div>
       <div className="flex items-start gap-2">
         {post && (

@@ -1,6 +1,7 @@
 import type { DragEndEvent } from '@dnd-kit/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { OwnPhrases } from '../../../core/research/index.ts';
 import { houseFields } from '../../../core/site/index.ts';
 import { beginIdea, changeIdea, ideasOf, orderIdeas } from '../../data/ideas.ts';
 import type { PostRow, SiteRow } from '../../data/post-rows.ts';
@@ -57,6 +58,19 @@ function Backlog({ site, ideas, posts }: { site: SiteRow; ideas: IdeaRow[]; post
       : 'kept',
   );
   const shown = ideas.filter((idea) => idea.stage === stage);
+  const own = useMemo(
+    () =>
+      new OwnPhrases(
+        posts.map(({ id, fields }) => ({
+          id,
+          title: fields.title,
+          keyword: fields.keyword,
+          supporting: fields.supporting,
+          headings: [],
+        })),
+      ),
+    [posts],
+  );
   const navigate = useNavigate();
   const drop = ({ active, over }: DragEndEvent) => {
     const [from, to] = [active.id, over?.id].map((id) => shown.findIndex((idea) => idea.id === id));
@@ -109,6 +123,7 @@ function Backlog({ site, ideas, posts }: { site: SiteRow; ideas: IdeaRow[]; post
                     <IdeaLine
                       idea={idea}
                       posts={posts}
+                      held={idea.stage === 'begun' || !idea.keyword ? null : own.of(idea.keyword)}
                       onDecide={(next, words) => attempt(decide(idea, next, words))}
                       onBegin={() => attempt(begin(idea))}
                     />

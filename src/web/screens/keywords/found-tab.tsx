@@ -41,10 +41,11 @@ export function FoundTab({
   return (
     <div className="min-h-0 flex-1 overflow-auto px-6 pb-4 text-[13px]">
       <p className="py-2 text-soft">
-        {counted(pages.length, 'page')} found among the first twenty of these phrases.
+        {counted(pages.length, 'page')} found among the first twenty of these phrases, those first that
+        searchers are likely to open most: searches times the share of clicks at each rank.
       </p>
       <ul aria-label="Pages found">
-        {pages.slice(0, 300).map(({ page, phrases, volume }) => (
+        {pages.slice(0, 300).map(({ page, phrases, clicks }) => (
           <li key={page.address} className="border-t py-1.5">
             <div className="grid grid-cols-[1fr_auto_110px] items-baseline gap-x-4">
               <Opening
@@ -60,9 +61,9 @@ export function FoundTab({
               <span className="text-soft">{counted(phrases.length, 'phrase')}</span>
               <span
                 className="text-right tabular-nums"
-                title="Searches a month of all phrases it is found for"
+                title="Clicks a month by its ranks and the click curve in House rules"
               >
-                {countInWords(volume)}
+                {countInWords(Math.round(clicks))} clicks
               </span>
             </div>
             {open === page.address && (

@@ -1,27 +1,49 @@
+import type { BadRow } from '../../../core/research/index.ts';
 import { counted } from '../../ui/figures.ts';
 import type { ImportResult } from '../../workers/keyword-imports.ts';
 
-/** What an import took, and each row that it left out. */
+/** Rows or cells that could not be read, each with its line; the rest are counted. */
+function Left({
+  name,
+  count,
+  examples,
+  one,
+}: {
+  name: string;
+  count: number;
+  examples: readonly BadRow[];
+  one: string;
+}) {
+  if (count === 0) return null;
+  return (
+    <ul aria-label={name} className="max-h-60 overflow-auto text-[13px]">
+      {examples.map(({ line, reason }) => (
+        <li key={`${line} ${reason}`} className="border-t py-1">
+          Line {line.toLocaleString('en')}: {reason}.
+        </li>
+      ))}
+      {count > examples.length && (
+        <li className="border-t py-1 text-soft">And {counted(count - examples.length, one)} like these.</li>
+      )}
+    </ul>
+  );
+}
+
+/** What an import took, each row that it left out, and each cell that it took the row without. */
 export function ImportAccount({ result }: { result: ImportResult }) {
+  const { taken, bad, examples, badCells, cellExamples } = result;
   return (
     <section aria-label="What was read" className="mt-6 max-w-3xl border-t pt-4">
       <h3 className="mb-1 font-semibold">
-        {counted(result.taken, 'row')} taken, {counted(result.bad, 'row')} left out
+        {counted(taken, 'row')} taken, {counted(bad, 'row')} left out
       </h3>
-      {result.bad > 0 && (
-        <ul aria-label="Rows left out" className="max-h-60 overflow-auto text-[13px]">
-          {result.examples.map(({ line, reason }) => (
-            <li key={line} className="border-t py-1">
-              Line {line.toLocaleString('en')}: {reason}.
-            </li>
-          ))}
-          {result.bad > result.examples.length && (
-            <li className="border-t py-1 text-soft">
-              And {counted(result.bad - result.examples.length, 'more row')} like these.
-            </li>
-          )}
-        </ul>
+      <Left name="Rows left out" count={bad} examples={examples} one="more row" />
+      {badCells > 0 && (
+        <h4 className="mt-3 mb-1 font-semibold">
+          {counted(badCells, 'cell')} not read; their rows are taken without
+        </h4>
       )}
+      <Left name="Cells not read" count={badCells} examples={cellExamples} one="more cell" />
     </section>
   );
 }

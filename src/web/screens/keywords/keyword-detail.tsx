@@ -1,11 +1,19 @@
 import { useEffect, useState } from 'react';
-import { INTENTS, type Intent, MONTH_NAMES, seasonOf } from '../../../core/research/index.ts';
+import {
+  type Difficulty,
+  type Holding,
+  INTENTS,
+  type Intent,
+  MONTH_NAMES,
+  seasonOf,
+} from '../../../core/research/index.ts';
 import { monthIn } from '../../../core/site/index.ts';
 import { attempt } from '../../state/attempt.ts';
 import { Choice } from '../../ui/choice.tsx';
-import { countInWords, figureInWords } from '../../ui/figures.ts';
+import { counted, countInWords, figureInWords } from '../../ui/figures.ts';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
 import { SeasonBars } from '../../ui/season-bars.tsx';
+import { WordLink } from '../../ui/word-link.tsx';
 import { useZone } from '../../ui/zone.ts';
 import type { KeywordDetail } from '../../workers/desk-lines.ts';
 import { researchWorker } from '../../workers/research-client.ts';
@@ -39,8 +47,19 @@ const PART_NAMES = {
   volume: 'Volume',
   ease: 'Ease',
   season: 'Season ahead',
-  fit: 'Fit to your words',
+  fit: 'Fit to your subject',
 } as const;
+
+/** How a post of the site holds a phrase. */
+export const HOLDING: Record<Holding, string> = {
+  target: 'Targeted by',
+  supporting: 'Supports',
+  answers: 'Answered in',
+};
+
+/** Whether pages are missing by which a difficulty would be sure. */
+const isUncertain = (difficulty: Difficulty | null): difficulty is Difficulty =>
+  difficulty !== null && difficulty.give > 0;
 
 /** Everything about one phrase, each figure with how it came about. */
 export function KeywordDetailPanel({
@@ -75,19 +94,30 @@ export function KeywordDetailPanel({
         )}
       </div>
       <div>
-        <h3 className="font-semibold">Difficulty {figureInWords(difficulty?.value ?? null)}</h3>
+        <h3 className="font-semibold">
+          Difficulty {figureInWords(difficulty?.value ?? null)}
+          {isUncertain(difficulty) && `, from ${counted(difficulty.shares.length, 'page')}`}
+        </h3>
         {difficulty === null && (
-          <p className="text-soft">Not known: its pages were not looked up. Search for it.</p>
+          <p className="text-soft">
+            {detail.found === 0
+              ? 'Not known: no page is found for it, so nothing tells how hard it is.'
+              : 'Not known: its pages were not looked up. Search for it.'}
+          </p>
+        )}
+        {isUncertain(difficulty) && (
+          <p className="text-soft">
+            Between {figureInWords(Math.max(0, difficulty.value - difficulty.give))} and{' '}
+            {figureInWords(Math.min(100, difficulty.value + difficulty.give))}: the ranks without a known page
+            count {figureInWords(difficulty.assumed)}, as this market is there on average.
+          </p>
         )}
         {difficulty?.from === 'given' && (
           <p className="text-soft">Given by {keyword.source.name}; kept as it was.</p>
         )}
-        {difficulty?.from === 'pages' && difficulty.shares.length === 0 && (
-          <p className="text-soft">No page is found for it: whoever answers it stands alone.</p>
-        )}
         {difficulty && difficulty.shares.length > 0 && (
           <details>
-            <summary className="cursor-pointer text-marram">The ten first pages and what each adds</summary>
+            <summary className="cursor-pointer text-marram">The first pages and what each adds</summary>
             <ol className="mt-1" aria-label="Shares of the difficulty">
               {difficulty.shares.map(({ rank, page, points }) => (
                 <li key={page.address} className="grid grid-cols-[1.4em_1fr_auto] gap-x-2 border-t py-1">
@@ -143,6 +173,15 @@ export function KeywordDetailPanel({
           <p className="mt-1 text-soft">
             A weighted geometric mean of these; the weights stand in House rules.
           </p>
+          {opportunity.held && (
+            <p className="mt-1 text-ochre">
+              {HOLDING[opportunity.held.how]}{' '}
+              <WordLink to={`/posts/${opportunity.held.id}/target`}>
+                {opportunity.held.title || 'Untitled'}
+              </WordLink>
+              , so there is less to win with a second post.
+            </p>
+          )}
         </div>
       )}
     </section>

@@ -40,6 +40,7 @@ import { SelectionBar } from './selection-bar.tsx';
 import { copyKeywords, csvTaken, phrasesTaken, type Taken } from './taken-phrases.ts';
 import { useDeskView, useLines, usePoints, useRegions, useSiteRefreshes } from './use-desk.ts';
 import { useMarket } from './use-market.ts';
+import { useMeant } from './use-meant.ts';
 import { VolumeChart } from './volume-chart.tsx';
 
 const TABS = ['phrases', 'questions', 'clusters', 'pages'] as const;
@@ -54,7 +55,8 @@ const COLUMN_IDS = COLUMNS.map(({ id }) => id);
 const HIDDEN_AT_FIRST: ColumnKey[] = ['why', 'source'];
 /** One and the same each time, so that nothing is computed anew for it. */
 const NONE: readonly string[] = [];
-const LEFT_OUT: ReadonlySet<ColumnKey> = new Set(['season', 'intent', 'lists', 'source']);
+const LEFT_OUT: ReadonlySet<ColumnKey> = new Set(['season', 'intent', 'held', 'lists', 'source']);
+const SIDE_LEFT_OUT: ReadonlySet<ColumnKey> = new Set(['season', 'lists', 'source']);
 const NOTHING: ReadonlySet<ColumnKey> = new Set();
 const NO_PAGES: readonly SitePage[] = [];
 
@@ -85,6 +87,7 @@ function Desk({ site }: { site: SiteRow }) {
     [typed, site, posts, pages],
   );
   const search = useMarket(site.id, seeds, region);
+  const meant = useMeant(site.id, seeds, region, `${stamp} ${search.at}`);
 
   const listed = useMemo(() => lists.flatMap(({ phrases }) => phrases.map(phraseKey)), [lists]);
   const listNames = useMemo(() => {
@@ -126,8 +129,9 @@ function Desk({ site }: { site: SiteRow }) {
   };
   const empty = view !== null && view.all === 0;
   // Beside an open column a narrow window has room for the figures alone.
-  const left: ReadonlySet<ColumnKey> =
-    useMedia('(max-width: 1150px)') && (charted || detail) ? LEFT_OUT : NOTHING;
+  const narrow = useMedia('(max-width: 1150px)');
+  const medium = useMedia('(max-width: 1450px)');
+  const left = !(charted || detail) ? NOTHING : narrow ? LEFT_OUT : medium ? SIDE_LEFT_OUT : NOTHING;
   return (
     <main className="flex h-full flex-col">
       <RoomHeader line={false}>
@@ -148,6 +152,14 @@ function Desk({ site }: { site: SiteRow }) {
           <span className="text-rust">{search.problem}</span>
         ) : search.busy ? (
           'Looking...'
+        ) : meant ? (
+          <>
+            Did you mean{' '}
+            <Button look="word" onClick={() => setParams({ seed: meant, region })}>
+              {meant}
+            </Button>
+            ?
+          </>
         ) : (
           note
         )}

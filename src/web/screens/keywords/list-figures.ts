@@ -10,6 +10,15 @@ export type Figures = ReadonlyMap<string, KeywordLine>;
 
 /** Under which a phrase stands among the figures. */
 export const figureKey = (region: string, phrase: string) => `${region}\n${phraseKey(phrase)}`;
+/** The name of a file that a list is saved as. */
+export const listFileName = ({ name }: ListRow, ending: string): string =>
+  `${
+    name
+      .toLowerCase()
+      .replace(/[^\p{L}\p{N}]+/gu, '-')
+      .replace(/^-|-$/g, '') || 'list'
+  }.${ending}`;
+
 /** Searches a month of all phrases of a list. */
 export const volumeOf = (list: ListRow, figures: Figures) =>
   list.phrases.reduce(

@@ -2,7 +2,7 @@ import { Trash2, X } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { emptyDraft } from '../../../core/draft/index.ts';
-import { type Holder, overlapsOf, readPhraseList } from '../../../core/research/index.ts';
+import { type Holder, overlapsOf, readPhraseList, type SameAsking } from '../../../core/research/index.ts';
 import { houseFields } from '../../../core/site/index.ts';
 import { changeList, holderOfList, removeList, withPhrases } from '../../data/lists.ts';
 import type { PostRow, SiteRow } from '../../data/post-rows.ts';
@@ -16,8 +16,10 @@ import { counted, countInWords, figureInWords } from '../../ui/figures.ts';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
 import { isEnter } from '../../ui/keys.ts';
+import { overlapInWords } from '../../ui/overlap-words.ts';
 import { WordLink } from '../../ui/word-link.tsx';
 import { type Figures, figureKey, volumeOf } from './list-figures.ts';
+import { ListOut } from './list-out.tsx';
 
 const now = () => new Date().toISOString();
 
@@ -27,6 +29,7 @@ export function ListInHand({
   list,
   posts,
   holders,
+  asking,
   figures,
   onGone,
 }: {
@@ -34,6 +37,7 @@ export function ListInHand({
   list: ListRow;
   posts: readonly PostRow[];
   holders: readonly Holder[];
+  asking: SameAsking;
   figures: Figures;
   onGone: () => void;
 }) {
@@ -46,6 +50,7 @@ export function ListInHand({
   const overlaps = overlapsOf(
     own,
     holders.filter(({ id }) => id !== `post ${list.postId}`),
+    asking,
   );
   const put = (change: Partial<ListRow> | ((known: ListRow) => Partial<ListRow>)) =>
     attempt(changeList(list.id, typeof change === 'function' ? change : () => change));
@@ -89,6 +94,7 @@ export function ListInHand({
             Start a post from this list
           </Button>
         )}
+        <ListOut site={site} list={list} posts={posts} />
         <Button onClick={() => attempt(remove())} aria-label="Delete this list">
           <Trash2 size={15} aria-hidden />
         </Button>
@@ -164,7 +170,8 @@ export function ListInHand({
           </table>
           <AddForm
             label="Add phrases"
-            placeholder="Add phrases, parted by commas"
+            placeholder="Add phrases, parted by commas, or paste a column"
+            phrases
             className="mt-3"
             onAdd={(text) =>
               put(({ phrases: known, primary }) => {
@@ -190,41 +197,42 @@ export function ListInHand({
             <p className="text-soft">No other list or post holds any of these phrases.</p>
           )}
           <ul className="text-[13px]">
-            {overlaps.map(({ holder, share, shared, samePrimary, degree }) => (
-              <li key={holder.id} className="border-t py-2">
-                <p>
-                  <span className="font-semibold">{holder.name}</span>{' '}
-                  <span className="text-soft">{holder.id.startsWith('post') ? 'post' : 'list'}</span>
-                </p>
-                <p className={degree === 'clash' || degree === 'mentioned' ? 'text-ochre' : 'text-soft'}>
-                  {Math.round(share * 100)} %,{' '}
-                  {degree === 'clash'
-                    ? samePrimary
-                      ? 'a clash: the primary keyword is the same'
-                      : 'a clash: half of it or more'
-                    : degree === 'mentioned'
-                      ? 'worth a look'
-                      : 'natural'}
-                </p>
-                <details>
-                  <summary className="cursor-pointer text-marram">
-                    {counted(shared.length, 'shared phrase')}
-                  </summary>
-                  <ul className="mt-1 text-soft">
-                    {shared.map(({ phrase, other, how }) => (
-                      <li key={phrase}>
-                        {phrase}
-                        {how === 'stems' ? `, there as "${other}"` : ''}
-                      </li>
-                    ))}
-                  </ul>
-                </details>
-              </li>
-            ))}
+            {overlaps.map((overlap) => {
+              const { holder, shared, degree } = overlap;
+              return (
+                <li key={holder.id} className="border-t py-2">
+                  <p>
+                    <span className="font-semibold">{holder.name}</span>{' '}
+                    <span className="text-soft">{holder.id.startsWith('post') ? 'post' : 'list'}</span>
+                  </p>
+                  <p className={degree === 'clash' || degree === 'mentioned' ? 'text-ochre' : 'text-soft'}>
+                    {overlapInWords(overlap)}
+                    {degree === 'mentioned' && ', worth a look'}
+                  </p>
+                  {shared.length === 0 ? (
+                    <p className="text-soft">Its primary keyword: {holder.primary}</p>
+                  ) : (
+                    <details>
+                      <summary className="cursor-pointer text-marram">
+                        {counted(shared.length, 'shared phrase')}
+                      </summary>
+                      <ul className="mt-1 text-soft">
+                        {shared.map(({ phrase, other, how }) => (
+                          <li key={phrase}>
+                            {phrase}
+                            {how === 'exact' ? '' : `, there as "${other}"`}
+                          </li>
+                        ))}
+                      </ul>
+                    </details>
+                  )}
+                </li>
+              );
+            })}
           </ul>
           <p className="mt-2 text-[13px] text-soft">
-            Some overlap is natural, about 5 %. From 10 % on it is mentioned; from 50 %, or with one primary
-            keyword for two, it is a clash.
+            Some overlap is natural, about 5 %. From 10 % on it is mentioned; from 50 %, or where two primary
+            keywords mean the same or find the same pages, it is a clash.
           </p>
         </section>
       </div>

@@ -9,6 +9,7 @@ import { postsOf } from '../../data/posts.ts';
 import type { ListRow } from '../../data/research-rows.ts';
 import { currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
+import { useAsking } from '../../state/use-asking.ts';
 import { useLiveQuery } from '../../state/use-live-query.ts';
 import { Button } from '../../ui/button.tsx';
 import { Empty } from '../../ui/empty.tsx';
@@ -42,18 +43,19 @@ function ListDesk({ site, lists, posts }: { site: SiteRow; lists: ListRow[]; pos
     () => [...lists.map(holderOfList), ...posts.flatMap((post) => holderOfPost(post) ?? [])],
     [lists, posts],
   );
+  const asking = useAsking(site.id, list?.region || regionOf(site), holders);
   const gravestOf = useMemo(() => {
     const gravest = new Map<string, Overlap>();
     for (const each of lists) {
       // A list and the post that was begun from it hold the same phrases on purpose.
       const others = holders.filter(({ id }) => id !== `post ${each.postId}`);
-      const found = overlapsOf(holderOfList(each), others).find(
+      const found = overlapsOf(holderOfList(each), others, asking).find(
         ({ degree }) => degree === 'clash' || degree === 'mentioned',
       );
       if (found) gravest.set(each.id, found);
     }
     return gravest;
-  }, [lists, holders]);
+  }, [lists, holders, asking]);
   const create = async () => {
     const { list: made } = await addToList(
       site.id,
@@ -97,7 +99,7 @@ function ListDesk({ site, lists, posts }: { site: SiteRow; lists: ListRow[]; pos
           Phrases and press "Add to list", or begin an empty one and paste into it.
         </Empty>
       ) : showsMatrix ? (
-        <OverlapMatrix holders={holders} lists={lists} />
+        <OverlapMatrix holders={holders} lists={lists} asking={asking} />
       ) : (
         <div className="flex min-h-0 flex-1 max-[900px]:flex-col">
           <nav
@@ -160,6 +162,7 @@ function ListDesk({ site, lists, posts }: { site: SiteRow; lists: ListRow[]; pos
             list={list}
             posts={posts}
             holders={holders}
+            asking={asking}
             figures={figures}
             onGone={() => setParams({})}
           />

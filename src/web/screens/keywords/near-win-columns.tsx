@@ -17,9 +17,13 @@ export const nearWinColumns = (onWrite: (query: string) => void): GridColumn<Nea
   {
     id: 'position',
     name: 'Position',
-    width: '76px',
+    width: '104px',
     right: true,
-    cell: ({ row }) => row.position.toFixed(1),
+    cell: ({ row, reach }) => (
+      <span title={`Rank ${reach.toFixed(1)} is in reach`}>
+        {row.position.toFixed(1)} <span className="text-soft">→ {reach.toFixed(1)}</span>
+      </span>
+    ),
   },
   {
     id: 'impressions',

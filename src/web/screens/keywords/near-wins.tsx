@@ -82,7 +82,8 @@ export function NearWins() {
           <p className="px-6 py-2 text-soft">
             {counted(found.wins.length, 'query', 'queries')} at ranks 4 to 20 of{' '}
             {counted(found.queries, 'row')} in {found.source.name}, {found.source.date}. Clicks to win:
-            impressions at the better rank by the click curve in House rules, less the clicks there are.
+            impressions at the rank in reach (half of the rank now, at best the one in House rules) by the
+            click curve, less the clicks there are.
           </p>
           {byPage ? (
             <NearWinsByPage wins={found.wins} onWrite={(query) => attempt(write(query))} />

@@ -1,13 +1,22 @@
 import { useMemo } from 'react';
-import { type Holder, overlapOf, overlapsOf } from '../../../core/research/index.ts';
+import { type Holder, overlapOf, overlapsOf, type SameAsking } from '../../../core/research/index.ts';
 import type { ListRow } from '../../data/research-rows.ts';
 import { None } from '../../ui/empty.tsx';
+import { overlapInWords } from '../../ui/overlap-words.ts';
 
 /** So many holders stand in the matrix at most: more could not be read. */
 const MAX_HOLDERS = 40;
 
 /** Every list and post against every other. */
-export function OverlapMatrix({ holders, lists }: { holders: readonly Holder[]; lists: readonly ListRow[] }) {
+export function OverlapMatrix({
+  holders,
+  lists,
+  asking,
+}: {
+  holders: readonly Holder[];
+  lists: readonly ListRow[];
+  asking: SameAsking;
+}) {
   const { shown, isPair } = useMemo(() => {
     // A list and the post that was begun from it hold the same phrases on purpose.
     const posts = new Map(lists.map(({ id, postId }) => [`list ${id}`, `post ${postId}`]));
@@ -16,7 +25,8 @@ export function OverlapMatrix({ holders, lists }: { holders: readonly Holder[]; 
       overlapsOf(
         own,
         holders.filter(({ id }) => !paired(own.id, id)),
-      ).reduce((sum, { share }) => sum + share, 0);
+        asking,
+      ).reduce((sum, { share, samePrimary }) => sum + Math.max(share, samePrimary ? 1 : 0), 0);
     return {
       isPair: paired,
       shown: holders
@@ -26,13 +36,13 @@ export function OverlapMatrix({ holders, lists }: { holders: readonly Holder[]; 
         .slice(0, MAX_HOLDERS)
         .map(({ holder }) => holder),
     };
-  }, [holders, lists]);
+  }, [holders, lists, asking]);
   if (shown.length === 0) return <None>No two lists or posts share a phrase.</None>;
   return (
     <div className="min-h-0 flex-1 overflow-auto px-6 py-4">
       <p className="mb-3 text-soft">
-        Phrases shared, in per cent of the smaller of the two. From 50 % on, or with one primary keyword for
-        both, two compete.
+        Phrases shared, in per cent of the smaller of the two. From 50 % on, or with primary keywords that
+        mean the same or find the same pages (1), two compete.
       </p>
       <table aria-label="Overlap of lists and posts" className="text-[12px]">
         <thead>
@@ -55,11 +65,12 @@ export function OverlapMatrix({ holders, lists }: { holders: readonly Holder[]; 
               {shown.map((column, other) => {
                 if (other === at || isPair(row.id, column.id))
                   return <td key={column.id} className="h-8 w-9 bg-sand/30" />;
-                const { share, degree, samePrimary } = overlapOf(row, column);
+                const overlap = overlapOf(row, column, asking);
+                const { share, degree, samePrimary } = overlap;
                 return (
                   <td
                     key={column.id}
-                    title={`${row.name} and ${column.name}${samePrimary ? ': one primary keyword' : ''}`}
+                    title={`${row.name} and ${column.name}: ${overlapInWords(overlap)}`}
                     className={`h-8 w-9 border text-center tabular-nums ${degree === 'clash' ? 'border-2 border-ochre font-semibold text-ochre' : degree === 'mentioned' ? 'text-ochre' : 'text-soft'}`}
                   >
                     {share > 0 ? Math.round(share * 100) : ''}

@@ -1,10 +1,11 @@
 import type { KeywordSort } from '../../../core/research/index.ts';
 import { monthIn } from '../../../core/site/index.ts';
-import { countInWords, figureInWords } from '../../ui/figures.ts';
+import { counted, countInWords, figureInWords } from '../../ui/figures.ts';
 import type { GridColumn } from '../../ui/grid/grid-column.ts';
 import { INTENT_NAMES } from '../../ui/intent-names.ts';
 import { SeasonBars } from '../../ui/season-bars.tsx';
 import type { KeywordLine } from '../../workers/desk-lines.ts';
+import { HOLDING } from './keyword-detail.tsx';
 
 /** Columns that can be chosen; the phrase always stands. */
 export const COLUMNS = [
@@ -13,6 +14,7 @@ export const COLUMNS = [
   { id: 'difficulty', name: 'Difficulty' },
   { id: 'intent', name: 'Intent' },
   { id: 'opportunity', name: 'Opportunity' },
+  { id: 'held', name: 'Targeted by' },
   { id: 'lists', name: 'Lists' },
   { id: 'why', name: 'Why it is here' },
   { id: 'source', name: 'Figures from' },
@@ -86,10 +88,19 @@ export function phraseColumns({
       right: true,
       sorts: 'descending',
       className: 'truncate',
-      hint: 'How hard it is to be found among the first ten pages: for each, its rank x its publisher\u2019s standing x how squarely it answers (35 % beside the point, 100 % to the point). Figures that a file gives are kept as given.',
-      cell: ({ keyword, difficulty, given }) => (
-        <span title={given ? `Given by ${keyword.source.name}` : undefined}>
+      hint: 'How hard it is to be found among the first ten pages: for each, its rank x its publisher\u2019s standing x how squarely it answers (35 % beside the point, 100 % to the point). A rank of which no page is known counts as ranks of this market do, and \u00b1 says how far that may be off. Figures that a file gives are kept as given.',
+      cell: ({ keyword, difficulty, given, give, pages }) => (
+        <span
+          title={
+            given
+              ? `Given by ${keyword.source.name}`
+              : pages !== null && give > 0
+                ? `${figureInWords(difficulty)}, from ${counted(pages, 'page')}`
+                : undefined
+          }
+        >
           {figureInWords(difficulty)}
+          {give >= 0.5 && <span className="text-soft"> ±{Math.round(give)}</span>}
           {given && <span className="text-soft"> given</span>}
         </span>
       ),
@@ -114,8 +125,21 @@ export function phraseColumns({
       width: '96px',
       right: true,
       sorts: 'descending',
-      hint: 'Weighted geometric mean of volume (logarithm, full at 10,000), ease (1 - difficulty / 100), season (best of the next three months over the mean) and fit (share of its words that your site uses). The weights stand in House rules.',
+      hint: 'Weighted geometric mean of volume (logarithm, full at 10,000), ease (1 - difficulty / 100), season (best of the next three months over the mean) and fit (how far its words are of your subject). What a post of yours targets or answers already keeps a part of it. The weights stand in House rules.',
       cell: ({ opportunity }) => figureInWords(opportunity),
+    },
+    {
+      id: 'held',
+      name: 'Targeted by',
+      width: 'minmax(90px,1.2fr)',
+      className: 'truncate text-soft',
+      hint: 'The post of yours that has it for its keyword, among its supporting ones, or answers it in its title or a section: by what the words mean.',
+      cell: ({ held }) =>
+        held && (
+          <span title={`${HOLDING[held.how]} "${held.title}"`}>
+            {held.how === 'target' ? held.title : `${HOLDING[held.how].toLowerCase()} ${held.title}`}
+          </span>
+        ),
     },
     {
       id: 'lists',

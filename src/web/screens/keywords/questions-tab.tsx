@@ -10,7 +10,7 @@ const PLACE_NAMES: Record<QuestionPlace, string> = {
   forum: 'In forums',
 };
 
-/** What people ask about the seeds, by where it was met. */
+/** What people ask about the seeds, those searched for most first; by where it was met. */
 export function QuestionsTab({
   questions,
   selected,
@@ -21,7 +21,9 @@ export function QuestionsTab({
   onSelect: (texts: ReadonlySet<string>) => void;
 }) {
   const [place, setPlace] = useState<QuestionPlace | 'all'>('all');
-  const shown = questions.filter((question) => place === 'all' || question.place === place);
+  const shown = questions
+    .filter((question) => place === 'all' || question.place === place)
+    .sort((a, b) => (b.volume ?? -1) - (a.volume ?? -1));
   if (questions.length === 0)
     return (
       <None>

@@ -2,6 +2,7 @@ import { Search } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
+import { pasteList } from '../../ui/paste-list.ts';
 
 /** The one search field: seeds or an address, and the region. */
 export function SearchBar({
@@ -31,6 +32,7 @@ export function SearchBar({
         <input
           value={text}
           onChange={(event) => setText(event.target.value)}
+          onPaste={(event) => pasteList(event, setText)}
           placeholder="A phrase, several parted by commas, or the address of one of your posts"
           className="w-full bg-transparent py-2 text-[15px] outline-none"
         />

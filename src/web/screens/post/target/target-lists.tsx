@@ -1,5 +1,7 @@
 import { useMemo, useState } from 'react';
+import { useLocation } from 'react-router';
 import { overlapsOf } from '../../../../core/research/index.ts';
+import { regionOf } from '../../../../core/site/index.ts';
 import { changeList, holderOfList, holderOfPost, listsOf, withPhrases } from '../../../data/lists.ts';
 import type { SiteRow } from '../../../data/post-rows.ts';
 import { postsOf } from '../../../data/posts.ts';
@@ -7,10 +9,12 @@ import { attempt } from '../../../state/attempt.ts';
 import type { PostSession } from '../../../state/post/post-session.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { offerUndo } from '../../../state/undo.ts';
+import { useAsking } from '../../../state/use-asking.ts';
 import { useLiveQuery } from '../../../state/use-live-query.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
 import { counted } from '../../../ui/figures.ts';
+import { overlapInWords } from '../../../ui/overlap-words.ts';
 import { WordLink } from '../../../ui/word-link.tsx';
 
 /** Takes a target from a list, and says which other posts and lists hold the same phrases. */
@@ -21,7 +25,8 @@ export function TargetLists({ site, session }: { session: PostSession; site: Sit
     async () => ({ lists: await listsOf(site.id), posts: await postsOf(site.id) }),
     [site.id],
   );
-  const [chosen, setChosen] = useState('');
+  const { state: led } = useLocation();
+  const [chosen, setChosen] = useState<string>(led?.list ?? '');
   // The list just taken, until the database tells that it is the post's own.
   const [justTaken, setJustTaken] = useState('');
   // Made once for what lies in the database, not for every key.
@@ -38,15 +43,22 @@ export function TargetLists({ site, session }: { session: PostSession; site: Sit
         : [],
     [found, postId, justTaken],
   );
+  const own = useMemo(
+    () => ({
+      id: `post ${postId}`,
+      name: '',
+      primary: keyword,
+      phrases: [keyword, ...supporting].filter((phrase) => phrase.trim()),
+    }),
+    [postId, keyword, supporting],
+  );
+  const all = useMemo(() => [own, ...others], [own, others]);
+  const asking = useAsking(site.id, regionOf(site), all);
   if (!found) return null;
   const { lists } = found;
-  const own = {
-    id: `post ${postId}`,
-    name: '',
-    primary: keyword,
-    phrases: [keyword, ...supporting].filter((phrase) => phrase.trim()),
-  };
-  const grave = overlapsOf(own, others).filter(({ degree }) => degree === 'clash' || degree === 'mentioned');
+  const grave = overlapsOf(own, others, asking).filter(
+    ({ degree }) => degree === 'clash' || degree === 'mentioned',
+  );
   const take = async () => {
     const list = lists.find(({ id }) => id === chosen);
     if (!list) return;
@@ -101,28 +113,31 @@ export function TargetLists({ site, session }: { session: PostSession; site: Sit
         <section aria-label="Overlap with others">
           <h3 className="font-semibold">Held by others too</h3>
           <ul className="text-[13px]">
-            {grave.slice(0, 6).map(({ holder, degree, samePrimary, share, shared }) => (
-              <li key={holder.id} className="border-t py-1.5">
-                <WordLink
-                  to={
-                    holder.id.startsWith('post ')
-                      ? `/posts/${holder.id.slice(5)}/target`
-                      : `/keywords/lists?list=${holder.id.slice(5)}`
-                  }
-                >
-                  {holder.name}
-                </WordLink>{' '}
-                <span className="text-soft">{holder.id.startsWith('post ') ? 'post' : 'list'}</span>{' '}
-                <span className="text-ochre">
-                  {degree === 'clash'
-                    ? samePrimary
-                      ? 'clash: one primary keyword'
-                      : `clash: ${Math.round(share * 100)} % shared`
-                    : `${Math.round(share * 100)} % shared`}
-                </span>
-                <span className="block text-soft">{shared.map(({ phrase }) => phrase).join(', ')}</span>
-              </li>
-            ))}
+            {grave.slice(0, 6).map((overlap) => {
+              const { holder, shared } = overlap;
+              return (
+                <li key={holder.id} className="border-t py-1.5">
+                  <WordLink
+                    to={
+                      holder.id.startsWith('post ')
+                        ? `/posts/${holder.id.slice(5)}/target`
+                        : `/keywords/lists?list=${holder.id.slice(5)}`
+                    }
+                  >
+                    {holder.name}
+                  </WordLink>{' '}
+                  <span className="text-soft">{holder.id.startsWith('post ') ? 'post' : 'list'}</span>{' '}
+                  <span className="text-ochre">{overlapInWords(overlap)}</span>
+                  <span className="block text-soft">
+                    {shared
+                      .map(({ phrase, other, how }) =>
+                        how === 'meaning' ? `${phrase} (there "${other}")` : phrase,
+                      )
+                      .join(', ') || `its primary keyword is "${holder.primary}"`}
+                  </span>
+                </li>
+              );
+            })}
           </ul>
         </section>
       )}
