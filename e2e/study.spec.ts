@@ -159,6 +159,8 @@ test('a study on the command line judges as the screen does; run again it tells 
   const score = await exactScore(page);
   await page
     .getByRole('region', { name: 'Studies of other posts' })
+    .getByRole('listitem')
+    .filter({ hasText: /flat bike tyre/ })
     .getByRole('button', { name: 'Go by this study' })
     .click();
   await expect(page.getByText('shared by 2 posts')).toBeVisible();

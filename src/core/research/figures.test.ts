@@ -71,7 +71,7 @@ describe('a table of keywords', () => {
       '',
       'no volume;;;',
     ].join('\r\n');
-    const { keywords, bad, empty } = read(text);
+    const { keywords, bad, cells, empty } = read(text);
     expect(
       keywords.map(({ phrase, volume, givenDifficulty, region }) => [
         phrase,
@@ -83,12 +83,15 @@ describe('a table of keywords', () => {
       ['waterproof panniers', 6600, 41, 'GB'],
       ['roll top;bag', 880, null, 'GB'],
       ['a phrase over two lines', 90, 12, 'US'],
+      ['no number', null, 10, 'GB'],
+      ['too hard', 50, null, 'GB'],
       ['no volume', null, null, 'GB'],
     ]);
     // The row before them takes up two lines.
-    expect(bad).toEqual([
+    expect(bad).toEqual([{ line: 7, reason: 'no phrase stands in it' }]);
+    // A cell that cannot be read costs the cell.
+    expect(cells).toEqual([
       { line: 6, reason: '"lots" is no volume' },
-      { line: 7, reason: 'no phrase stands in it' },
       { line: 8, reason: '"140" is no difficulty from 0 to 100' },
     ]);
     expect(empty).toBe(1);

@@ -3,17 +3,19 @@ import { Vocabulary } from '../language/index.ts';
 import {
   anyKeyword,
   difficultyOf,
+  difficultyPrior,
   type FoundPage,
   intentOf,
   type Keyword,
   type KeywordWish,
   keywordView,
+  OwnPhrases,
   opportunityOf,
   relatedPhrases,
   seasonAhead,
   seasonOf,
   seasonsSoon,
-  siteStems,
+  siteSubject,
   squareness,
   weeksUntil,
 } from './index.ts';
@@ -62,10 +64,33 @@ describe('how squarely a page answers', () => {
 describe('difficulty', () => {
   const of = (found: FoundPage[] | null, givenDifficulty: number | null = null) =>
     difficultyOf({ found, givenDifficulty });
-  it('is 100 where ten pages of full standing answer squarely, 0 where none is found', () => {
+  it('is 100 where ten pages of full standing answer squarely; not known where no page is', () => {
     expect(of(Array(10).fill(page({ standing: 100 })))!.value).toBeCloseTo(100, 9);
-    expect(of([])!.value).toBe(0);
+    expect(of([])).toBeNull();
     expect(of(null)).toBeNull();
+  });
+  it('counts ranks without a known page as the market is there, and says how far that may be off', () => {
+    const market = Array.from({ length: 60 }, (_, at) => ({
+      found: Array.from({ length: 10 }, () => page({ standing: 20 + (at % 3) * 10 })),
+    }));
+    const prior = difficultyPrior(market);
+    expect(prior.means.every((mean) => mean > 29 && mean < 33)).toBe(true);
+    const three = difficultyOf(
+      { found: Array(3).fill(page({ standing: 90 })), givenDifficulty: null },
+      prior,
+    )!;
+    const [one, ten] = [1, 10].map(
+      (count) =>
+        difficultyOf({ found: Array(count).fill(page({ standing: 90 })), givenDifficulty: null }, prior)!,
+    );
+    // Three hard pages are no easy phrase, and not as sure as ten.
+    expect(three.value).toBeGreaterThan(one.value);
+    expect(three.value).toBeLessThan(ten.value);
+    expect(one.give).toBeGreaterThan(three.give);
+    expect(ten.give).toBe(0);
+    const points = three.shares.reduce((sum, share) => sum + share.points, 0);
+    expect(points + three.assumed).toBeCloseTo(three.value, 9);
+    expect(three.assumed).toBeGreaterThan(10);
   });
   it('is the sum of the shares of the ten first pages; the first weighs most', () => {
     const { value, shares } = of(Array.from({ length: 14 }, (_, at) => page({ standing: 40 + at })))!;
@@ -76,7 +101,13 @@ describe('difficulty', () => {
   });
   it('is lower where pages only touch the phrase, and as given where a file gave it', () => {
     expect(of([page({ squareness: 0.1 })])!.value).toBeLessThan(of([page()])!.value);
-    expect(of([page()], 63)).toEqual({ value: 63, from: 'given', shares: [] });
+    expect(of([page()], 63)).toEqual({
+      value: 63,
+      from: 'given',
+      shares: [],
+      assumed: 0,
+      give: 0,
+    });
   });
 });
 
@@ -149,7 +180,19 @@ describe('seasons', () => {
 });
 
 describe('opportunity', () => {
-  const site = siteStems(['Waterproof panniers', 'Touring bikes to rent']);
+  const posts = [
+    {
+      id: 'p',
+      title: 'Waterproof panniers: how to choose',
+      keyword: 'waterproof panniers',
+      supporting: ['roll top panniers'],
+      headings: [{ text: 'How to mend a hole in the seam', words: 80 }],
+    },
+  ];
+  const site = {
+    subject: siteSubject(['Touring bikes and panniers to rent'], [['Waterproof panniers']]),
+    own: null,
+  };
   const of = (rest: object) =>
     opportunityOf(
       { phrase: 'waterproof panniers', volume: 1000, months: null, difficulty: 30, ...rest },
@@ -160,6 +203,28 @@ describe('opportunity', () => {
     expect(of({ volume: 5000 })!.value).toBeGreaterThan(of({})!.value);
     expect(of({ difficulty: 10 })!.value).toBeGreaterThan(of({})!.value);
     expect(of({ phrase: 'sourdough starter' })!.value).toBeLessThan(of({})!.value);
+  });
+  it('fits an angle of the subject as well as what is written already, and what is foreign less', () => {
+    const near = (phrase: string) => of({ phrase })!.parts.fit!;
+    expect(near('touring bike insurance')).toBeGreaterThan(0.7);
+    expect(near('hire touring bikes')).toBe(1);
+    expect(near('sourdough starter')).toBe(0);
+  });
+  it('is less where a post of the site has the phrase, by what it means, and says which', () => {
+    const own = new OwnPhrases(posts);
+    const held = (phrase: string) =>
+      opportunityOf({ phrase, volume: 1000, months: null, difficulty: 30 }, { ...site, own }, 3)!;
+    const free = (phrase: string) => of({ phrase })!.value;
+    for (const [phrase, how] of [
+      ['best waterproof pannier', 'target'],
+      ['roll-top panniers', 'supporting'],
+      ['fix a hole in a seam', 'answers'],
+    ] as const) {
+      expect(held(phrase).held).toEqual({ how, id: 'p', title: posts[0].title });
+      expect(held(phrase).value).toBeLessThan(free(phrase) * 0.7);
+    }
+    expect(held('pannier racks').held).toBeNull();
+    expect(held('constructor').held).toBeNull();
   });
   it('is next to nothing where nobody asks, however easy it is', () =>
     expect(of({ volume: 0, difficulty: 0 })!.value).toBeLessThan(of({})!.value / 2));

@@ -1,11 +1,14 @@
 import { describe, expect, it } from 'vitest';
+import { GROUPED } from './cluster-phrases.test-data.ts';
 import {
+  askingOf,
   clickShare,
   clusterPhrases,
   clusterSteps,
   defaultResearchRules,
   freshIdeas,
   type Holder,
+  ideaSite,
   ideasFromClusters,
   ideasFromHeadings,
   ideasFromOffer,
@@ -34,10 +37,44 @@ describe('clusters', () => {
     { phrase: 'roll top luggage', volume: 5, pages: ['d', 'c', 'b', 'a'] },
     { phrase: 'roll top desk', volume: null, pages: ['d', 'c', 'b'] },
   ];
-  it('hold what shares stems or pages, led and named by the phrase most asked for', () => {
+  it('hold what shares words or pages, named by the phrase most asked for in their midst', () => {
     const [first, ...rest] = clusterPhrases(phrases);
     expect(first).toEqual({ head: 1, name: 'waterproof panniers', members: [1, 2, 3, 4], volume: 155 });
     expect(rest.map(({ members }) => members)).toEqual([[0], [5]]);
+  });
+  it('are those that a person made of phrases of other trades, all but a few', () => {
+    const all = GROUPED.flat();
+    const groupOf = new Map(GROUPED.flatMap((group, at) => group.map((phrase) => [phrase, at] as const)));
+    const clusters = clusterPhrases(all.map((phrase, at) => ({ phrase, volume: 1000 - at, pages: null })));
+    let [together, right] = [0, 0];
+    for (const { members } of clusters)
+      for (const [at, a] of members.entries())
+        for (const b of members.slice(0, at)) {
+          together += 1;
+          if (groupOf.get(all[a]) === groupOf.get(all[b])) right += 1;
+        }
+    const wanted = GROUPED.reduce((sum, group) => sum + (group.length * (group.length - 1)) / 2, 0);
+    expect(right / together).toBeGreaterThan(0.85);
+    expect(right / wanted).toBeGreaterThan(0.9);
+  });
+  it('bring words of one meaning together, and part what only a word of asking joins', () => {
+    const of = (...texts: string[]) =>
+      clusterPhrases(texts.map((phrase) => ({ phrase, volume: 1, pages: null }))).map(({ members }) =>
+        members.map((at) => texts[at]),
+      );
+    expect(of('mend a flat tyre', 'flat tire repair', 'tomato soup')).toHaveLength(2);
+    expect(of('how long do boots last', 'how long is a marathon')).toHaveLength(2);
+    expect(of('best boots', 'best laptop', 'top mattress')).toHaveLength(3);
+  });
+  it('keep phrases of another purpose apart that share half of their words', () => {
+    const alike = { volume: 1, pages: null };
+    const two = (intent: 'transactional' | 'informational') =>
+      clusterPhrases([
+        { phrase: 'canvas tent hire prices', intent: 'transactional', ...alike },
+        { phrase: 'canvas tent care', intent, ...alike },
+        { phrase: 'gas stove', intent: 'informational', ...alike },
+      ]).length;
+    expect(two('informational')).toBeGreaterThanOrEqual(two('transactional'));
   });
   it('hold every phrase exactly once, whatever is given', () => {
     const many = Array.from({ length: 500 }, (_, at) => ({
@@ -56,11 +93,11 @@ describe('clusters', () => {
       volume: 1000 - at,
       pages: [everywhere, ...own(`p${at}`)],
     }));
-    // The last one shares three pages of its own and the common one with the first: four in all.
+    // The last one shares eight pages of its own and the common one with the first: nine in all.
     const twin = {
       phrase: 'another wording',
       volume: 1,
-      pages: [everywhere, ...own('p0').slice(0, 3), ...own('x')],
+      pages: [everywhere, ...own('p0').slice(0, 8), own('x')[0]],
     };
     const stranger = {
       phrase: 'nothing alike',
@@ -139,6 +176,31 @@ describe('overlap', () => {
       { phrase: 'phrase number2 alone', other: 'phrases number2 alone', how: 'stems' },
     ]);
   });
+  it('tells a clash of other words for the same, and of keywords for which the same pages are found', () => {
+    const phrases = [
+      'bike lock',
+      'bike light',
+      'bike bell',
+      'bike rack',
+      'bike bag',
+      'bike tent',
+      'bike tour',
+    ];
+    const lists = phrases.map((phrase, at) => holder(`l${at}`, phrase, `${phrase} price`));
+    const [one, two] = [holder('one', 'fix a flat bike tyre'), holder('two', 'flat tire repair')];
+    const asking = askingOf([one, two, ...lists]);
+    expect(overlapOf(one, two, asking)).toMatchObject({ degree: 'clash', primaryBy: 'meaning' });
+    expect(overlapOf(one, lists[0], asking).degree).toBe('none');
+    const found = askingOf(
+      [one, ...lists],
+      (a, b) => [a, b].includes('bike lock') && [a, b].includes('bike light'),
+    );
+    expect(overlapOf(lists[0], lists[1], found)).toMatchObject({
+      degree: 'clash',
+      primaryBy: 'results',
+      shared: [],
+    });
+  });
   it('lists the gravest first and never itself', () =>
     expect(
       overlapsOf(own, [
@@ -178,10 +240,13 @@ describe('near wins', () => {
       row('d', '/x', 20.1),
       row('e', '/x', 8, 9),
     );
-    expect(wins.map(({ row: { query } }) => query)).toEqual(['c', 'b']);
+    expect(wins.map(({ row: { query } }) => query)).toEqual(['b', 'c']);
   });
-  it('count clicks at the target rank less those that are there', () => {
-    expect(of(row('a', '/x', 9, 1000, 20))[0].gain).toBeCloseTo(1000 * rules.clickCurve[2] - 20, 9);
+  it('count clicks at the rank in reach less those that are there; what is far off reaches less', () => {
+    const { reach, gain } = of(row('a', '/x', 6, 1000, 20))[0];
+    expect([reach, gain]).toEqual([3, 1000 * rules.clickCurve[2] - 20]);
+    expect(of(row('a', '/x', 16, 1000))[0].reach).toBe(8);
+    expect(of(row('a', '/x', 4, 1000))[0].reach).toBe(2);
     expect(of(row('a', '/x', 4, 1000, 900))[0].gain).toBe(0);
     expect(clickShare([0.4, 0.2], 1.5)).toBeCloseTo(0.3, 9);
     expect(clickShare([0.4, 0.2], 7)).toBe(0);
@@ -228,41 +293,63 @@ describe('ideas', () => {
     rated('how to mend a hole in a bag', 40),
     rated('rent touring bikes', 500),
   ];
-  it('come from clusters that no post covers', () => {
-    const ideas = ideasFromClusters(clustered(phrases), phrases, posts);
+  const site = ideaSite(posts, phrases);
+  /** Groups as somebody would make them. */
+  const groups = [[0, 1, 2], [1, 2], [3], [4], [5]].map((members) => ({
+    head: members[0],
+    name: phrases[members[0]].phrase,
+    members,
+    volume: 0,
+  }));
+  it('come from clusters that no post answers, with a title as somebody would write it', () => {
+    const ideas = ideasFromClusters(groups, phrases, site);
     expect(ideas.map(({ keyword }) => keyword)).toEqual([
       'rent touring bikes',
       'second hand waterproof panniers',
       'touring bike bell',
-      'how to mend a hole in a bag',
     ]);
-    expect(ideas[3].title).toBe('How to mend a hole in a bag');
+    expect(ideas[0].title).toBe('How to rent touring bikes');
     expect(ideas[0].line).toContain('500 searches a month');
+    // A section of a post mends the hole already.
+    expect(ideas.some(({ phrases: all }) => all.includes('how to mend a hole in a bag'))).toBe(false);
   });
   it('come from titles: what adds something to a keyword that is there', () => {
-    const ideas = ideasFromTitles(posts, phrases);
+    const ideas = ideasFromTitles(phrases, site);
     expect(ideas.map(({ keyword, from }) => [keyword, from])).toEqual([
       ['second hand waterproof panniers', 'p'],
       ['used waterproof panniers', 'p'],
     ]);
     expect(ideas[0].line).toContain('Waterproof panniers: how to choose');
   });
-  it('come from an offer only where its own words serve the phrase', () => {
-    const ideas = ideasFromOffer('We rent touring bikes and mend them.', clustered(phrases), phrases, posts);
-    expect(ideas.map(({ keyword }) => keyword)).toEqual(['rent touring bikes', 'touring bike bell']);
-    expect(ideas[0].line).toContain('"rent"');
-    expect(ideasFromOffer('We bake bread.', clustered(phrases), phrases, posts)).toEqual([]);
+  it('come from an offer only where it serves what is asked, in whatever words', () => {
+    const ideas = ideasFromOffer(
+      'We hire out touring bikes and mend them.',
+      clustered(phrases),
+      phrases,
+      site,
+    );
+    expect(ideas.map(({ keyword }) => keyword)).toEqual(['rent touring bikes']);
+    expect(ideas[0].line).toContain('"hire"');
+    expect(ideasFromOffer('We bake bread.', groups, phrases, site)).toEqual([]);
   });
-  it('come from headings that stand alone, linked to their post', () =>
+  it('come from headings that stand alone and that somebody searches for, linked to their post', () => {
     expect(
-      ideasFromHeadings(posts[0], phrases, posts).map(({ title, keyword, from }) => [title, keyword, from]),
-    ).toEqual([['Mending a hole in a bag', 'how to mend a hole in a bag', 'p']]));
+      ideasFromHeadings(posts[0], phrases, site).map(({ title, keyword, from }) => [title, keyword, from]),
+    ).toEqual([['Mending a hole in a bag', 'how to mend a hole in a bag', 'p']]);
+    expect(ideasFromHeadings(posts[0], [rated('touring bike bell', 100)], site)).toEqual([]);
+  });
   it('are asked for again without repeats, whatever was done with the first', () => {
-    const ideas = ideasFromClusters(clustered(phrases), phrases, posts);
+    const ideas = ideasFromClusters(groups, phrases, site);
     const first = freshIdeas(ideas, [], 2);
     const next = freshIdeas(ideas, first, 5);
     expect([...first, ...next]).toEqual(ideas);
     expect(freshIdeas(ideas, ideas, 5)).toEqual([]);
-    expect(freshIdeas(ideas, [{ keyword: 'bells for touring bikes', title: '' }], 9)).toHaveLength(3);
+    expect(freshIdeas(ideas, [{ keyword: 'bells for touring bikes', title: '' }], 9)).toHaveLength(2);
+  });
+  it('of a site in another language keep its phrases as they are', () => {
+    const german = [rated('fahrrad im winter lagern', 50)];
+    expect(ideasFromClusters(clustered(german), german, ideaSite([], german, false))[0].title).toBe(
+      'Fahrrad im winter lagern',
+    );
   });
 });

@@ -103,6 +103,22 @@ function aspectsOf(head: string, others: readonly string[]): string[] {
   return [...votes].sort((a, b) => b[1] - a[1] || a[0] - b[0]).map(([at]) => ASPECTS[at][1](it, many));
 }
 
+/** Words that tell to do something where what it is done to follows, though they name things as well. */
+const ORDERS = new Set(
+  'rent hire buy fix mend repair clean plan pack choose learn make build start train book carry store change replace check find set wash'.split(
+    ' ',
+  ),
+);
+
+/** Whether a phrase tells to do something: "plan a bike tour", "clean panniers". */
+function isOrder(phrase: string): boolean {
+  const [first, second = ''] = phrase.split(' ');
+  if (first.endsWith('ing')) return false;
+  if (/^(?:a|an|the|your|my)$/.test(second)) return true;
+  if (!ORDERS.has(first) && !isMostlyVerb(first)) return false;
+  return second === 'to' || (second !== '' && isPlural(nounOf(phrase)));
+}
+
 /** A question as a title: "How to fix a flat", "Are panniers waterproof?". */
 function asked(question: string): string {
   const bare = question.trim().replace(/\?+$/, '').replace(/\bi\b/g, 'I');
@@ -121,9 +137,7 @@ export function workingTitle(head: string, others: readonly string[]): WorkingTi
   const phrase = head.toLowerCase().replace(/\s+/g, ' ').trim();
   const tells = aspectsOf(phrase, others).slice(0, IN_LINE);
   if (isQuestion(phrase)) return { title: asked(phrase), tells };
-  const first = phrase.split(' ')[0];
-  if (isMostlyVerb(first) && !first.endsWith('ing') && /^\S+ (?:a|an|the|your|my|to|\w+s)\b/.test(phrase))
-    return { title: asHeading(`how to ${phrase}`), tells };
+  if (isOrder(phrase)) return { title: asHeading(`how to ${phrase}`), tells };
   const best = /^(?:the )?(?:best|top)\b/.test(phrase);
   const bare = phrase.replace(AROUND, '').trim() || phrase;
   const subject = asHeading(bare);

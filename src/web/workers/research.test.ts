@@ -95,7 +95,7 @@ describe('keywords of a site', () => {
 });
 
 describe('a table', () => {
-  it('is read with its bad rows named, and the import taken back', async () => {
+  it('is read with its bad cells named, and the import taken back', async () => {
     await research.add(siteId, [
       keyword('bike bell', { volume: 1, source: { name: 'old', date: '2020-01-01' } }),
     ]);
@@ -105,14 +105,16 @@ describe('a table', () => {
       reported.push(done),
     );
     expect(result).toEqual({
-      taken: 2,
-      fresh: 1,
+      taken: 3,
+      fresh: 2,
       merged: 1,
-      bad: 1,
-      examples: [{ line: 3, reason: '"many" is no volume' }],
+      bad: 0,
+      examples: [],
+      badCells: 1,
+      cellExamples: [{ line: 3, reason: '"many" is no volume' }],
     });
     expect(reported.at(-1)).toBe(1);
-    expect(await phrases()).toEqual(['bike bell', 'pump']);
+    expect((await phrases()).sort()).toEqual(['bike bell', 'panniers', 'pump']);
     await research.undoImport(siteId, 'a');
     expect(await phrases()).toEqual(['bike bell']);
     expect((await readKeywords(siteId)).records[0].volume).toBe(1);
@@ -209,7 +211,7 @@ describe('ideas', () => {
     expect(next.map(({ keyword: phrase }) => phrase)).toEqual(['fir hedge', 'gorse hedge']);
   });
 
-  it('come from the headings of a post', async () => {
+  it('come from the headings of a post that somebody searches for', async () => {
     const { draft } = readMarkdown(
       `## Mending a broken pump\n\n${'A pump has a seal that wears. '.repeat(12)}`,
     );
@@ -217,6 +219,8 @@ describe('ideas', () => {
       fields: { ...emptyFields(), title: 'Tyres', keyword: 'tyres' },
       draft,
     });
+    expect(await research.ideas(siteId, { from: 'headings', region: 'GB', postId: 'p' }, 5)).toEqual([]);
+    await research.add(siteId, [keyword('mend a pump', { volume: 40 })]);
     expect(await research.ideas(siteId, { from: 'headings', region: 'GB', postId: 'p' }, 5)).toMatchObject([
       { title: 'Mending a broken pump', from: 'p', origin: 'heading' },
     ]);
