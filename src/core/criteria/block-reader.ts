@@ -12,6 +12,7 @@ import {
   type Vocabulary,
   type WordBases,
 } from '../language/index.ts';
+import { kinOf } from '../meaning/index.ts';
 import { type Claim, claimsOf, mayClaim } from './claims.ts';
 import { AGEING_HINTS, type DatedWords, datedWords } from './dated-words.ts';
 import { boundStems, type KeywordStem, keywordStemsOf } from './keyword-stems.ts';
@@ -103,9 +104,10 @@ export interface ReadingTarget {
   study: StudyFacts | null;
 }
 
-/** Stems by which a study's topics are known, each once, in the order in which they are met. */
+/** Stems by which a study's topics are known, and the kin of these, each once, in the order in which they are met. */
 export function topicStemsOf(study: StudyFacts | null): string[] {
-  return [...new Set((study?.topics ?? []).flatMap(({ stems }) => stems.map(([stem]) => stem)))];
+  const own = (study?.topics ?? []).flatMap(({ stems }) => stems.map(([stem]) => stem));
+  return [...new Set([...own, ...own.flatMap((stem) => [...kinOf(stem).keys()])])];
 }
 
 /** A text that ends as a sentence does, closing quotes and brackets apart. */

@@ -1,8 +1,8 @@
 import { fleschReadingEase } from '../language/index.ts';
 import type { BlockReading } from './block-reader.ts';
 import type { DraftFacts } from './draft-facts.ts';
+import { answeringSections } from './question-cover.ts';
 import { statedFigures } from './rules/claims-sourced.ts';
-import { answeringSections } from './rules/questions-answered.ts';
 
 /** What one section of a draft holds: a heading with what follows it, or what stands before the first. */
 export interface SectionFacts {

@@ -1,8 +1,9 @@
+import { kinOf } from '../meaning/index.ts';
 import { type BlockReading, topicStemsOf } from './block-reader.ts';
 import type { DraftFacts } from './draft-facts.ts';
 import type { StudyFacts, StudyTopic } from './surroundings.ts';
 
-/** A section covers a topic when so much of the weight of its stems stands in it. */
+/** A section covers a topic when so much of the weight of its stems stands in it, kin of a stem for a part of it. */
 export const COVERED = 0.5;
 
 /** Topics that at least half of the pages have are judged. */
@@ -18,7 +19,8 @@ export interface TopicInDraft {
 /** Topics with their stems as indices, worked out once for each study: they are asked for every section with every key. */
 interface Indexed {
   size: number;
-  topics: { at: Int32Array; weights: Float64Array }[];
+  /** For each stem of a topic its index, its weight, and its kin: indices with how near they are. */
+  topics: { at: number; weight: number; kin: [at: number, near: number][] }[][];
   /** Sections by their first block. */
   sections: WeakMap<BlockReading, { members: BlockReading[]; cover: Float64Array }>;
 }
@@ -32,10 +34,13 @@ function indexed(study: StudyFacts): Indexed {
     const indices = new Map(topicStemsOf(study).map((stem, at) => [stem, at]));
     found = {
       size: indices.size,
-      topics: study.topics.map(({ stems }) => ({
-        at: Int32Array.from(stems, ([stem]) => indices.get(stem)!),
-        weights: Float64Array.from(stems, ([, weight]) => weight),
-      })),
+      topics: study.topics.map(({ stems }) =>
+        stems.map(([stem, weight]) => ({
+          at: indices.get(stem)!,
+          weight,
+          kin: [...kinOf(stem)].map(([other, near]): [number, number] => [indices.get(other)!, near]),
+        })),
+      ),
       sections: new WeakMap(),
     };
     known.set(study, found);
@@ -58,9 +63,16 @@ function sectionCover(
   }
   const here = new Uint8Array(size);
   for (let at = from; at < to; at++) for (const stem of readings[at].topicStems) here[stem] = 1;
-  const cover = Float64Array.from(topics, ({ at, weights }) => {
+  const cover = Float64Array.from(topics, (stems) => {
     let sum = 0;
-    for (let stem = 0; stem < at.length; stem++) if (here[at[stem]]) sum += weights[stem];
+    for (const { at, weight, kin } of stems) {
+      if (here[at]) sum += weight;
+      else {
+        let nearest = 0;
+        for (const [other, near] of kin) if (near > nearest && here[other]) nearest = near;
+        sum += weight * nearest;
+      }
+    }
     return sum;
   });
   sections.set(readings[from], { members: readings.slice(from, to), cover });

@@ -8,4 +8,4 @@
 export { matterOf } from './equals.ts';
 export { isExpository, isExpositoryWord } from './expository.ts';
 export { kinOf } from './kin.ts';
-export { isOrdinary, SAYS, saying, stemsSaid, type Want, wantOf } from './want.ts';
+export { isOrdinary, SAYS, SAYS_IN_TEXT, saying, stemsSaid, type Want, wantOf } from './want.ts';

@@ -103,6 +103,8 @@ export function wantOf(text: string, subject: ReadonlySet<string>, bases: WordBa
 
 /** So much of what is wanted a text must hold to say it. */
 export const SAYS = 0.56;
+/** In a passage of a text more is asked for than in a heading: words meet by chance in what is long. */
+export const SAYS_IN_TEXT = SAYS + 0.1;
 
 /**
  * How far a text says what is wanted, 0-1: the weight of the words that stand there, of those whose kin stands there a

@@ -1,11 +1,9 @@
 import type { WordBases } from '../language/index.ts';
-import { SAYS, type Want } from '../meaning/index.ts';
+import { SAYS_IN_TEXT, type Want } from '../meaning/index.ts';
 import type { PageReading } from './study-page.ts';
 
 /** About three sentences: blocks that follow each other are read together until they have so many words. */
 const PASSAGE_WORDS = 45;
-/** On a whole page more is asked of a passage than of a heading: words meet by chance in what is long. */
-const SAYS_IN_TEXT = SAYS + 0.1;
 
 /** Passages of pages with their words, to be asked which pages say a thing. */
 export class Passages {

@@ -11,6 +11,24 @@ describe('questions-answered', () => {
       { questions: ['Where can I fill a bottle?'], md: '## A\n\nFill up.\n\n## B\n\nA bottle.' },
       0,
     ],
+    [
+      'other words for the same',
+      {
+        keyword: 'touring tent',
+        questions: ['How do I repair a touring tent?', 'What does a touring tent cost?'],
+        md: '## Mending it\n\nA hole is patched in ten minutes.\n\n## Prices\n\nYou pay about 200 for one.',
+      },
+      1,
+    ],
+    [
+      'a word of it alone, or nonsense',
+      {
+        keyword: 'touring tent',
+        questions: ['What should I bring on a ride?', 'How heavy may a tent be?'],
+        md: 'We ride along the dyke in the morning.\n\n## Copper kettles\n\nPurple ladders forgive the soup.',
+      },
+      0,
+    ],
     ['one of two', { questions: ['Where is the mill?', 'How far is the ferry?'], md: PROSE }, 0.5],
   ])('%s', (_, given, expected) => expect(share('questions-answered', given)).toBe(expected));
 });

@@ -75,7 +75,7 @@ export function Target() {
             <QuestionsField
               items={fields.questions}
               onChange={(questions) => set({ questions })}
-              note="Each counts as answered when one section holds its words."
+              note="Each counts as answered when a section says it, in its words or others for the same."
             />
             <PointsField items={fields.points} onChange={(points) => set({ points })} />
           </section>
