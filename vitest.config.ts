@@ -18,7 +18,7 @@ export default defineConfig({
         test: {
           ...common,
           name: 'around it',
-          include: ['src/!(core)/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts'],
+          include: ['src/!(core)/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts', 'bench/**/*.test.ts'],
         },
       },
     ],

@@ -113,11 +113,21 @@ function demoSet(name: string): StudySet {
   );
 }
 
-const percent = (part: number, whole: number) => (whole === 0 ? '-' : `${part}/${whole}`);
-const row = (set: string, what: string, figure: string, misses: readonly string[]) =>
-  console.info([set, what, figure, misses.join(' | ')].join('\t'));
+/** What was found of what a person wrote down, and what is wrong or missing by name. */
+export interface JudgedRow {
+  set: string;
+  what: string;
+  right: number;
+  of: number;
+  misses: readonly string[];
+}
 
-function judge({ name, list, pages, book }: StudySet, tell: boolean): void {
+/** What studies of a set found, beside its list; `tell` is given what was found itself. */
+export function judge({ name, list, pages, book }: StudySet, tell?: (line: string) => void): JudgedRow[] {
+  const rows: JudgedRow[] = [];
+  const row = (set: string, what: string, [right, of]: [number, number], misses: readonly string[]) =>
+    rows.push({ set, what, right, of, misses });
+  const percent = (part: number, whole: number): [number, number] => [part, whole];
   const out = book.leaveOut();
   const nameOf = new Map(pages.map(({ address, name }) => [address, name]));
   const suggested = out.map(({ address }) => nameOf.get(address) ?? address);
@@ -147,7 +157,7 @@ function judge({ name, list, pages, book }: StudySet, tell: boolean): void {
     percent(first.length - wrong.length, first.length),
     wrong.map(({ form }) => form),
   );
-  if (tell) console.info(`\t\t\t${first.map(({ form }) => form).join(', ')}`);
+  tell?.(`${first.map(({ form }) => form).join(', ')}`);
 
   const fits = (text: string, patterns: readonly string[]) =>
     patterns.some((each) => new RegExp(each, 'i').test(text));
@@ -160,11 +170,10 @@ function judge({ name, list, pages, book }: StudySet, tell: boolean): void {
     percent(good.length, study.topics.length),
     study.topics.filter((t) => !good.includes(t)).map((t) => t.name),
   );
-  if (tell)
-    for (const t of study.topics)
-      console.info(
-        `\t\t\t${(100 * t.share).toFixed(0)} % ${t.name}: ${t.sections.map(({ heading }) => heading).join(' / ')}`,
-      );
+  for (const t of study.topics)
+    tell?.(
+      `${(100 * t.share).toFixed(0)} % ${t.name}: ${t.sections.map(({ heading }) => heading).join(' / ')}`,
+    );
   const missing = list.needed.filter((each) => !study.topics.some((t) => new RegExp(each, 'i').test(t.name)));
   row(name, 'topics needed', percent(list.needed.length - missing.length, list.needed.length), missing);
 
@@ -179,7 +188,7 @@ function judge({ name, list, pages, book }: StudySet, tell: boolean): void {
     offQuestions.map(({ text }) => text),
   );
   const fromPages = study.questions.filter(({ text }) => !about.has(text)).map(({ text }) => text);
-  if (tell) console.info(`\t\t\tfrom pages: ${fromPages.join(' | ')}`);
+  tell?.(`from pages: ${fromPages.join(' | ')}`);
   const twins = [...new Set(list.asked.flatMap(({ twin }) => (twin ? [twin] : [])))];
   const together = twins.filter((twin) => {
     const texts = list.asked.filter((each) => each.twin === twin).map(({ text }) => text);
@@ -267,9 +276,8 @@ function judge({ name, list, pages, book }: StudySet, tell: boolean): void {
       new Set(),
       bases,
     ))
-      console.info(
-        `\t\t\t${shape}: ${items.map(({ level, text }) => `${'>'.repeat(level - 2)}${text}`).join(' / ')}`,
-      );
+      tell(`${shape}: ${items.map(({ level, text }) => `${'>'.repeat(level - 2)}${text}`).join(' / ')}`);
+  return rows;
 }
 
 /** All sets, or the one of a name: the demo's, and those of a folder. */
@@ -288,6 +296,15 @@ export async function printStudyTable(args: readonly string[]): Promise<boolean>
   const at = args.indexOf('--sets');
   const folder = at >= 0 ? args[at + 1] : '';
   const only = args.includes('--set') ? args[args.indexOf('--set') + 1] : '';
-  for (const set of await loadSets(folder, only)) judge(set, args.includes('--tell'));
+  const tells = args.includes('--tell');
+  for (const set of await loadSets(folder, only)) {
+    const told: string[] = [];
+    for (const { set: name, what, right, of, misses } of judge(
+      set,
+      tells ? (line) => told.push(line) : undefined,
+    ))
+      console.info([name, what, of === 0 ? '-' : `${right}/${of}`, misses.join(' | ')].join('\t'));
+    for (const line of told) console.info(`\t\t\t${line}`);
+  }
   return true;
 }

@@ -14,16 +14,20 @@ export interface TermUseInDraft {
   share: number;
 }
 
+/** Uses in 1,000 words beyond which a reader notices little else: one in every four lines or so. */
+const READERS_STAND = 15;
+
 /**
  * The band of a term's uses for a text of so many words: the quartiles per 1,000 words scaled to the length, in whole
- * uses, once at least.
+ * uses, once at least, and never more than readers stand, whatever the pages do.
  */
 export function termBand(
   term: Pick<StudyTerm, 'lower' | 'upper'>,
   words: number,
 ): { from: number; to: number } {
-  const from = Math.max(1, Math.floor((term.lower * words) / 1000));
-  return { from, to: Math.max(from, Math.ceil((term.upper * words) / 1000)) };
+  const uses = (rate: number) => (Math.min(rate, READERS_STAND) * words) / 1000;
+  const from = Math.max(1, Math.floor(uses(term.lower)));
+  return { from, to: Math.max(from, Math.ceil(uses(term.upper))) };
 }
 
 /** How far a term's uses are what they should be: 1 within its band and up to twice its upper end. */

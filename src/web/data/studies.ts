@@ -80,6 +80,16 @@ export async function goBy(siteId: string, postId: string, studyId: string): Pro
   });
 }
 
+/** Takes contents of pages out that no study of a site names any more. */
+export async function dropUnnamedPages(siteId: string, keys: readonly string[]): Promise<void> {
+  const { studies, studyPages } = database();
+  await database().transaction('rw', studies, studyPages, async () => {
+    const named = new Set((await studiesOf(siteId)).flatMap(({ pages }) => pages.map(({ key }) => key)));
+    const gone = keys.filter((key) => key !== '' && !named.has(key));
+    await studyPages.bulkDelete(gone.map((key): [string, string] => [siteId, key]));
+  });
+}
+
 /** Takes a study out, with the pages that no other names. Answers how to bring it back. */
 export async function removeStudy(id: string): Promise<() => Promise<void>> {
   const { studies, studyPages } = database();

@@ -96,6 +96,8 @@ describe('pages that are brought', () => {
     );
     expect(added).toBe(1);
     expect(again[0].change).toMatchObject({ headingsIn: ['New'] });
+    // What the page had before is named by nothing and lies there no more.
+    expect(await database().studyPages.count()).toBe(2);
     expect(await pages()).toEqual([
       ['one', 1, true, NOW],
       ['two', 2, true, NOW],

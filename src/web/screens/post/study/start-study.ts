@@ -1,7 +1,7 @@
 import type { BroughtPage } from '../../../../core/formats/index.ts';
 import type { PageChange } from '../../../../core/study/index.ts';
 import { database } from '../../../data/database.ts';
-import { addStudy, changeStudy, studyOfPost } from '../../../data/studies.ts';
+import { addStudy, changeStudy, dropUnnamedPages, studyOfPost } from '../../../data/studies.ts';
 import { pageRowOf } from '../../../data/study-pages.ts';
 import type { StudyPageRef, StudyPageRow, StudyRow } from '../../../data/study-rows.ts';
 import { market } from '../../../services/market.ts';
@@ -157,6 +157,11 @@ export async function bringPages(
   if (study) {
     await database().studyPages.bulkPut(contents);
     await changeStudy(study.id, ({ pages }) => ({ pages: joined(pages) }));
+    // What a page had before it was read again is named by nothing any more.
+    await dropUnnamedPages(
+      wanted.siteId,
+      again.map(({ address }) => before.get(address)?.key ?? ''),
+    );
   } else {
     // Without its source the pages are studied all the same: what is asked elsewhere is then not known.
     const demand = await demandFor(wanted).catch(() => ({}));
