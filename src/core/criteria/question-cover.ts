@@ -159,6 +159,6 @@ export function openQuestions(facts: DraftFacts): string[] {
   const asked = askedOf(facts);
   const answered = new Set<number>();
   for (const members of sectionsOf(facts))
-    answersOf(members, facts, asked).forEach((is, at) => is && answered.add(at));
+    for (const [at, is] of answersOf(members, facts, asked).entries()) if (is) answered.add(at);
   return facts.fields.questions.filter((_, at) => !answered.has(at));
 }

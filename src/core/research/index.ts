@@ -72,7 +72,6 @@ export {
   type NearWin,
   nearWins,
   type OwnPage,
-  reachableRank,
   type Targeting,
 } from './near-wins.ts';
 export {
