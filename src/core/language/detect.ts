@@ -1,4 +1,5 @@
 import { ara, dan, deu, eng, fin, fra, ita, nld, nob, pol, por, rus, spa, swe, tur, ukr } from 'stopword';
+import { normalForm } from './normal.ts';
 
 const LISTS: Record<string, string[]> = {
   en: eng,
@@ -30,6 +31,19 @@ function stopWordMasks(): Map<string, number> {
   for (const [at, code] of CODES.entries())
     for (const word of LISTS[code]) masks.set(word, (masks.get(word) ?? 0) | (1 << at));
   return masks;
+}
+
+const smallWords = new Map<string, ReadonlySet<string>>();
+
+/** Words of a language that name nothing by themselves ("und", "avec"), in their normal form; none where no list is known, nor for English, which is told by parts of speech. */
+export function smallWordsOf(language: string): ReadonlySet<string> {
+  const code = language.toLowerCase().split('-')[0];
+  let words = smallWords.get(code);
+  if (!words) {
+    words = new Set(code === 'en' || !Object.hasOwn(LISTS, code) ? [] : LISTS[code].map(normalForm));
+    smallWords.set(code, words);
+  }
+  return words;
 }
 
 /** Letters from Greek on, which Latin, its accents and its punctuation never reach. */

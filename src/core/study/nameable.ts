@@ -12,6 +12,11 @@ const VERB_FIRST = 0.4;
 /** Words that name something beside others and nothing by themselves. */
 const NOT_ALONE = new Set('include exclude case equivalent location local system related'.split(' '));
 
+/** Words of a term in a language of which parts of speech are not known. */
+const MOST_WORDS = 3;
+
+const NONE: ReadonlySet<string> = new Set();
+
 /** A compound of known words ("fast-forward"), not the name of a package ("mdast-util"). */
 const isKnownCompound = (word: string): boolean =>
   word.split('-').every((part) => part.length < 4 || wordCount(part) > 2 || partOfSpeech(part) !== undefined);
@@ -25,10 +30,16 @@ function singleValue(word: string, isOfQuery: (word: string) => boolean): number
 
 /**
  * How far a term may name a part of a subject, 0-1, by the parts of speech of its words (base forms): nouns with what
- * stands before them, also with "of" between them; 0 for what names nothing.
+ * stands before them, also with "of" between them; 0 for what names nothing. In another language than English they are told
+ * by its `small` words alone: a term has none.
  */
-export function nameableValue(key: string, isOfQuery: (word: string) => boolean): number {
+export function nameableValue(
+  key: string,
+  isOfQuery: (word: string) => boolean,
+  small: ReadonlySet<string> = NONE,
+): number {
   const words = key.split(' ');
+  if (small.size > 0 && (words.length > MOST_WORDS || words.some((word) => small.has(word)))) return 0;
   if (words.some((word) => NAMELESS.has(word) || OF_CODE.test(word) || /['’]/.test(word))) return 0;
   if (words.some((word) => word.includes('-') && !isKnownCompound(word))) return 0;
   if (words.length === 1) return singleValue(words[0], isOfQuery);

@@ -1,4 +1,4 @@
-import { CORPUS_WORDS, isMostlyVerb, wordCount } from '../language/index.ts';
+import { CORPUS_WORDS, detectLanguage, isMostlyVerb, smallWordsOf, wordCount } from '../language/index.ts';
 import { type Band, bandOf } from './bands.ts';
 import type { GramTable } from './gram-table.ts';
 import { isNamingForm, nameableValue } from './nameable.ts';
@@ -79,10 +79,22 @@ function nameableOf(table: GramTable, query: string): Float32Array {
   let values = nameable.get(table);
   if (!values) {
     const own = new Set(table.bases.keyOf(query).split(' '));
-    values = Float32Array.from(table.keys, (key) => nameableValue(key, (word) => own.has(word)));
+    const small = smallWordsOf(languageOf(table.readings));
+    values = Float32Array.from(table.keys, (key) => nameableValue(key, (word) => own.has(word), small));
     nameable.set(table, values);
   }
   return values;
+}
+
+/** The language that most of the pages are written in. */
+function languageOf(readings: GramTable['readings']): string {
+  const counts = new Map<string, number>();
+  for (const { blocks } of readings) {
+    const text = blocks.map(({ block }) => block.text).join('\n');
+    const language = detectLanguage(text);
+    counts.set(language, (counts.get(language) ?? 0) + 1);
+  }
+  return [...counts].reduce((best, next) => (next[1] > best[1] ? next : best), ['en', 0])[0];
 }
 
 /** The part of each page in what is counted: how near it is to the subject, and its publisher once. */
