@@ -73,19 +73,22 @@ async function withStudy(page) {
 /** A page opened beside the others. */
 async function withPage(page) {
   await withStudy(page);
-  await page.getByRole('button', { name: /^Waterproof Panniers: 14 Pairs/ }).click();
+  await page.getByRole('button', { name: /^How waterproof is a/ }).click();
   await page.getByRole('complementary', { name: 'Page' }).getByRole('tab', { name: 'Text' }).click();
   await page.getByRole('article', { name: 'Text of the page' }).waitFor();
 }
 
-/** A plan beside what the pages have. */
-async function withGaps(page) {
+/** A plan beside what is proposed. */
+async function withProposals(page) {
   await withStudy(page);
   await page.getByRole('navigation', { name: 'Trail' }).getByRole('link', { name: 'Outline' }).click();
   await page.getByRole('button', { name: 'Read headings from the draft' }).click();
   await page.getByRole('list', { name: 'Outline' }).waitFor();
   await page.getByRole('region', { name: 'Gaps' }).waitFor();
   await page.getByText(/headings in the outline now/).waitFor({ state: 'hidden' });
+  await page.getByRole('tab', { name: 'Proposals' }).click();
+  await page.getByRole('button', { name: 'Propose outlines' }).click();
+  await page.getByRole('region', { name: /^Proposal 3/ }).waitFor();
 }
 
 /** Five ideas beside the posts that are there. */
@@ -176,7 +179,7 @@ const VIEWS = [
   },
   { file: 'target', path: '/posts/demo-bike-tour-packing-list/target' },
   { file: 'study', path: '/posts/demo-waterproof-panniers/study', before: withPage },
-  { file: 'outline', path: '/posts/demo-waterproof-panniers/study', before: withGaps },
+  { file: 'outline', path: '/posts/demo-waterproof-panniers/study', before: withProposals },
   { file: 'release', path: '/posts/demo-wild-camping-by-bike/release' },
   { file: 'queue', path: '/posts/demo-tide-table-cycling/release', before: withQueue },
   { file: 'review', path: `/posts/${POST}/release`, before: withComments },

@@ -92,7 +92,13 @@ function ideaFor(
   return {
     origin,
     title,
-    line: [tellingLine(tells, phrases), why, `${searches(members)}.`].filter(Boolean).join(' '),
+    line: [
+      tellingLine(tells, phrases),
+      why || (phrases.length > 1 ? '' : 'No post here answers it.'),
+      `${searches(members)}.`,
+    ]
+      .filter(Boolean)
+      .join(' '),
     keyword,
     phrases,
     opportunity: bestOf(members),
@@ -128,6 +134,12 @@ export function ideasFromClusters(
   );
 }
 
+/** The words of a phrase that a post leaves aside, as a sentence. */
+function asideLine(phrase: string, added: readonly string[]): string {
+  const words = phrase.split(/\s+/).filter((word) => meaningStems(word).some((stem) => added.includes(stem)));
+  return `Goes into "${words.join(' ')}", which that post leaves aside.`;
+}
+
 /** So much of what a post is for must be in a phrase that stands beside it. */
 const BESIDE = 0.6;
 /** Words that a phrase adds to it at most. */
@@ -155,9 +167,15 @@ export function ideasFromTitles(phrases: readonly RatedPhrase[], site: IdeaSite)
       const angle = added.sort().join(' ');
       byAngle.set(angle, [...(byAngle.get(angle) ?? []), phrase]);
     }
-    for (const members of byAngle.values()) {
+    for (const [angle, members] of byAngle) {
       members.sort((a, b) => (b.volume ?? 0) - (a.volume ?? 0));
-      ideas.push(ideaFor(members, { origin: 'title', from: post.id, why: `Beside "${post.title}".` }, site));
+      ideas.push(
+        ideaFor(
+          members,
+          { origin: 'title', from: post.id, why: asideLine(members[0].phrase, angle.split(' ')) },
+          site,
+        ),
+      );
     }
   }
   return distinctBy(byOpportunity(ideas));

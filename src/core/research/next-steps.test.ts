@@ -319,7 +319,7 @@ describe('ideas', () => {
       ['second hand waterproof panniers', 'p'],
       ['used waterproof panniers', 'p'],
     ]);
-    expect(ideas[0].line).toContain('Waterproof panniers: how to choose');
+    expect(ideas[0].line).toContain('Goes into "second hand"');
   });
   it('come from an offer only where it serves what is asked, in whatever words', () => {
     const ideas = ideasFromOffer(

@@ -8,7 +8,7 @@ const SAME_WORDS = `mend repair fix patch
 puncture flat
 rent rental hire lease
 buy purchase
-cheap inexpensive affordable budget
+cheap inexpensive affordable
 begin start
 kid child children
 trip tour journey holiday vacation

@@ -75,7 +75,7 @@ const KINDS: readonly (readonly [RegExp, string])[] = [
   [/\b(?:recipe|template|examples?)\b/, ' to start from'],
 ];
 /** What stands in a phrase for where it is asked, or to ask for the best of it. */
-const AROUND = /^(?:the )?(?:best|top \d+|top|good|cheap(?:est)?) | (?:near me|nearby|online|free|\d{4})$/g;
+const AROUND = /^(?:the )?(?:best|top \d+|top|good) | (?:near me|nearby|online|free|\d{4})$/g;
 
 /** Whether a noun stands for several: "panniers", not "canvas". */
 const isPlural = (noun: string) => /(?:[^su]s|children|people|men|women|feet|teeth|clothes)$/.test(noun);
@@ -156,9 +156,11 @@ export function workingTitle(head: string, others: readonly string[]): WorkingTi
   return { title: `${subject}: a short guide`, tells };
 }
 
-/** What a post would tell, as a sentence: the clauses, or the phrases that it would answer. */
+/** What a post would tell, as a sentence: the clauses, or the phrases that it would answer; empty: nothing beside its title. */
 export function tellingLine(tells: readonly string[], phrases: readonly string[]): string {
   if (tells.length > 0) return `Would tell ${listed(tells)}.`;
+  // A phrase alone stands beside the line already.
+  if (phrases.length < 2) return '';
   const named = phrases.slice(0, 2).map((phrase) => `"${phrase}"`);
   return `Would answer ${listed(named)}.`;
 }

@@ -10,9 +10,9 @@ import { WordLink } from '../../ui/word-link.tsx';
 
 const ORIGINS: Record<IdeaRow['origin'], string> = {
   cluster: 'from phrases',
-  title: 'beside a post',
+  title: 'beside',
   offer: 'from the offer',
-  heading: 'from a heading',
+  heading: 'from a heading of',
   hand: 'by hand',
 };
 /** One idea: its title and line to edit, where it comes from, and what can be decided. */
@@ -72,7 +72,6 @@ export function IdeaLine({
           {parent && (
             <>
               {' '}
-              of{' '}
               <WordLink to={`/posts/${parent.id}/write`} quiet>
                 {parent.fields.title || 'Untitled'}
               </WordLink>
