@@ -1,5 +1,6 @@
 import { isFaqHeading, type NextId } from '../draft/index.ts';
 import { asHeading, type WordBases } from '../language/index.ts';
+import { isClause } from './heading-forms.ts';
 import { branchLength, type Outline, type OutlineItem } from './outline.ts';
 import type { Gap } from './outline-coverage.ts';
 import { sameHeading } from './outline-words.ts';
@@ -94,7 +95,7 @@ export function addFaq(
 /** A question as a heading: with a capital and a question mark. */
 export function asQuestion(text: string): string {
   const bare = text.trim().replace(/[?.!]+$/, '');
-  // "How to mend a hole" asks nobody.
-  const mark = /^how to\b/i.test(bare) ? '' : '?';
+  // "How to mend a hole" and "What they cost" ask nobody.
+  const mark = isClause(bare) ? '' : '?';
   return `${asHeading(bare)}${mark}`.replace(/\bi\b/g, 'I');
 }

@@ -53,8 +53,16 @@ export function sectionsOf(input: ProposalInput, variant: number, bases: WordBas
     below: [],
     stems: stemsOfTopic(topic),
   });
-  const says = (text: string, stems: ReadonlySet<string>, least = SAYS) =>
-    saying(wantOf(text, subject, bases), (stem) => stems.has(stem)) >= least;
+  const says = (text: string, stems: ReadonlySet<string>) =>
+    saying(wantOf(text, subject, bases), (stem) => stems.has(stem)) >= SAYS;
+  /** How far stems say what a question asks, 0-1; of several things that it asks for two must be met. */
+  const far = (text: string, stems: ReadonlySet<string>): number => {
+    const want = wantOf(text, subject, bases);
+    const met = want.parts.filter(
+      ({ stem, kin }) => stems.has(stem) || [...kin.keys()].some((other) => stems.has(other)),
+    ).length;
+    return met < Math.min(2, want.parts.length) ? 0 : saying(want, (stem) => stems.has(stem));
+  };
   const met = new Set<string>();
   input.points.forEach((point, at) => {
     const own = new Set(ownStems(point));
@@ -80,9 +88,11 @@ export function sectionsOf(input: ProposalInput, variant: number, bases: WordBas
   const common = others.filter(({ share }) => share >= SELDOM);
   const free = common.length >= FEWEST ? common : others;
   const room = sectionCount(input) - sections.length - 1;
-  // Each further variant begins with other topics and holds another number of them.
-  const most = Math.min(Math.max(FEWEST - 1, room), free.length);
-  const size = Math.max(1, most - (variant % Math.max(1, Math.min(3, most))));
+  // Each further variant begins with other topics and holds another number of them. What must be covered fills a short
+  // post by itself: then one more is enough.
+  const most = Math.min(Math.max(FEWEST - 1 - sections.length, room), free.length);
+  const size =
+    most < 1 ? Math.min(1, variant, free.length) : Math.max(1, most - (variant % Math.min(3, most)));
   const start =
     variant === 0 || free.length <= size ? variant % Math.max(1, free.length) : (variant * 2) % free.length;
   const turned = variant === 0 ? free : [...free.slice(start), ...free.slice(0, start)];
@@ -108,7 +118,7 @@ export function sectionsOf(input: ProposalInput, variant: number, bases: WordBas
       below: [],
       stems: new Set(ownStems(unsaid.text)),
     });
-  placeQuestions(input, sections, says, bases);
+  placeQuestions(input, sections, far, bases);
   return sections.sort((a, b) => a.position - b.position);
 }
 
@@ -120,19 +130,29 @@ export const sectionCount = ({ words }: ProposalInput): number =>
 function placeQuestions(
   input: ProposalInput,
   sections: readonly Section[],
-  says: (text: string, stems: ReadonlySet<string>, least?: number) => boolean,
+  far: (text: string, stems: ReadonlySet<string>) => number,
   bases: WordBases,
 ): void {
   const pagesOf = new Map(input.asked.map(({ text, pages }) => [text, pages]));
   for (const text of questionsOf(input)) {
-    const section = sections.find(
-      ({ stems, below, label }) =>
-        below.length < BELOW &&
-        says(text, stems, BELONGS) &&
-        !sameHeading(label, text, bases) &&
-        !below.some((known) => sameHeading(known.text, text, bases)),
+    const fitting = sections
+      .filter(
+        ({ stems, below, label }) =>
+          below.length < BELOW &&
+          far(text, stems) >= BELONGS &&
+          !sameHeading(label, text, bases) &&
+          !below.some((known) => sameHeading(known.text, text, bases)),
+      )
+      // What the heading itself says comes before what its sections speak of.
+      .map((section) => ({
+        section,
+        near: far(text, section.stems) + far(text, new Set(stemsOfText(section.label, bases))),
+      }));
+    const best = fitting.reduce<(typeof fitting)[number] | null>(
+      (known, next) => (known === null || next.near > known.near ? next : known),
+      null,
     );
-    section?.below.push({
+    best?.section.below.push({
       text: sentenceCase(asQuestion(text)),
       grounds: [{ kind: 'question', text, pages: pagesOf.get(text) ?? [] }],
     });
