@@ -34,6 +34,7 @@ describe('the grammar of a heading', () => {
     ['Restoring a backup', 'How do you restore a backup?'],
     ['How to mend a hole', 'How do you mend a hole?'],
     ['Which size?', 'Which size?'],
+    ['What they cost', 'What they cost'],
     ['Hooks and rail', null],
   ])('"%s" as a question: %s', (heading, question) => expect(asAsked(heading)).toBe(question));
   it.each([

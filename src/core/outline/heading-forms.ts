@@ -67,17 +67,17 @@ export function asOrder(heading: string): string | null {
 }
 
 /** Clauses that begin like a question and name something. */
-const CLAUSE =
+const NAMES_BY_ASKING =
   /^(?:how|what|when|where|why|which \w+) (?:to|it|they|you|we|i|one)\b(?! (?:is|are|do|does|did)\b)/i;
 
 /** Whether a heading begins like a question and names something: "What they cost", "How to mend a hole". */
-export const isClause = (heading: string): boolean => CLAUSE.test(heading.trim());
+export const isClause = (heading: string): boolean => NAMES_BY_ASKING.test(heading.trim());
 
 /** A heading as a question; null where its grammar gives none that a careful person would write. */
 export function asAsked(heading: string): string | null {
   const text = heading.trim().replace(/[.:!]+$/, '');
   if (/\?$/.test(text)) return asHeading(text);
-  if (isClause(text)) return asHeading(text);
+  if (isClause(text) && !/^how to\b/i.test(text)) return asHeading(text);
   if (OPENS_QUESTION.test(text)) return `${asHeading(text)}?`;
   const order = asOrder(heading);
   return order === null ? null : `How do you ${within(order)}?`;
