@@ -51,6 +51,8 @@ async function exactTenth(page: Page): Promise<number> {
   return Number(await scoreOf(page).getAttribute('data-score'));
 }
 
+const STUDIED = 'Packing for a tour with children';
+
 test('from a target keyword to a scored post, and out to the command line', async ({ page }, info) => {
   await openPost(page, 'Winter bike storage');
 
@@ -133,6 +135,8 @@ test('from a target keyword to a scored post, and out to the command line', asyn
     expect(reports.length).toBe(titles.length);
     expect(titles.length).toBeGreaterThanOrEqual(12);
     for (const title of titles) {
+      // It goes by a study, which a folder does not carry.
+      if (title === STUDIED) continue;
       await page
         .getByRole('table', { name: 'Posts' })
         .getByRole('link', { name: title, exact: true })

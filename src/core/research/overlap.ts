@@ -70,6 +70,8 @@ interface Reading {
   byKey: Map<string, string>;
   byStems: Map<string, string>;
   byMeaning: Map<string, string>;
+  /** The primary keyword by its keys; null: none. */
+  primary: { phrase: string; key: string; stems: string; meaning: string } | null;
 }
 
 const readings = new WeakMap<Holder, Reading>();
@@ -87,26 +89,37 @@ function readingOf(holder: Holder, field: ReadonlySet<string>): Reading {
       byKey,
       byStems: by(stemKey),
       byMeaning: by((phrase) => meaningKey(phrase, field)),
+      primary: holder.primary.trim()
+        ? {
+            phrase: holder.primary,
+            key: phraseKey(holder.primary),
+            stems: stemKey(holder.primary),
+            meaning: meaningKey(holder.primary, field),
+          }
+        : null,
     };
     readings.set(holder, reading);
   }
   return reading;
 }
 
-/** How two phrases ask for the same; null: they do not. */
-function sameHow(a: string, b: string, { field, sameResults }: SameAsking): Overlap['primaryBy'] {
+/** How two primary keywords ask for the same; null: they do not. */
+function sameHow(
+  a: Reading['primary'],
+  b: Reading['primary'],
+  { sameResults }: SameAsking,
+): Overlap['primaryBy'] {
   if (!a || !b) return null;
-  if (phraseKey(a) === phraseKey(b)) return 'exact';
-  if (stemKey(a) === stemKey(b)) return 'stems';
-  const key = meaningKey(a, field);
-  if (key && key === meaningKey(b, field)) return 'meaning';
-  return sameResults?.(a, b) ? 'results' : null;
+  if (a.key === b.key) return 'exact';
+  if (a.stems === b.stems) return 'stems';
+  if (a.meaning && a.meaning === b.meaning) return 'meaning';
+  return sameResults?.(a.phrase, b.phrase) ? 'results' : null;
 }
 
 /** What two holders share. */
 export function overlapOf(own: Holder, other: Holder, asking: SameAsking = BY_WORDS): Overlap {
-  const { phrases: mine } = readingOf(own, asking.field);
-  const { phrases: theirs, byKey, byStems, byMeaning } = readingOf(other, asking.field);
+  const { phrases: mine, primary } = readingOf(own, asking.field);
+  const { phrases: theirs, byKey, byStems, byMeaning, ...them } = readingOf(other, asking.field);
   const shared = mine.flatMap((phrase): SharedPhrase[] => {
     const exact = byKey.get(phraseKey(phrase));
     if (exact !== undefined) return [{ phrase, other: exact, how: 'exact' }];
@@ -119,7 +132,7 @@ export function overlapOf(own: Holder, other: Holder, asking: SameAsking = BY_WO
   // Two phrases of one that answer one of the other are one in common, from either side.
   const common = Math.min(shared.length, new Set(shared.map((each) => each.other)).size);
   const share = smaller === 0 ? 0 : common / Math.max(FEWEST, smaller);
-  const primaryBy = sameHow(own.primary, other.primary, asking);
+  const primaryBy = sameHow(primary, them.primary, asking);
   const samePrimary = primaryBy !== null;
   const degree: OverlapDegree =
     samePrimary || share >= CLASH_FROM

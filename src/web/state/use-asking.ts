@@ -1,45 +1,74 @@
 import { useEffect, useMemo, useState } from 'react';
-import { askingOf, type Holder, phraseKey, type SameAsking } from '../../core/research/index.ts';
+import { fieldOf, type Holder, phraseKey, type SameAsking } from '../../core/research/index.ts';
 import { researchWorker } from '../workers/research-client.ts';
 import { attempt } from './attempt.ts';
 
 /** Of the ten first pages so many are the same where two phrases are one to those who search. */
 const SAME_PAGES = 6;
 
-/** By what the phrases of lists and posts are told to ask for the same: their words, and the pages found for their primary keywords. */
-export function useAsking(siteId: string, region: string, holders: readonly Holder[]): SameAsking {
-  const [pages, setPages] = useState<ReadonlyMap<string, ReadonlySet<string>>>(new Map());
-  const primaries = [...new Set(holders.map(({ primary }) => primary).filter(Boolean))].sort().join('\n');
+type Pages = ReadonlyMap<string, ReadonlySet<string>>;
+const NONE: Pages = new Map();
+
+/** The first pages found for phrases, a line each, as far as they are known. */
+function useFirstPages(siteId: string, region: string, phrases: string): Pages {
+  const [pages, setPages] = useState(NONE);
   useEffect(() => {
     let late = false;
-    const phrases = primaries.split('\n').filter(Boolean);
+    const wanted = phrases.split('\n').filter(Boolean);
+    if (wanted.length === 0) {
+      setPages(NONE);
+      return;
+    }
     attempt(
       researchWorker()
-        .then((worker) => worker.firstPages(siteId, region, phrases))
+        .then((worker) => worker.firstPages(siteId, region, wanted))
         .then((found) => {
-          if (!late)
-            setPages(
-              new Map(
-                phrases.flatMap((phrase, at) =>
-                  found[at] ? [[phraseKey(phrase), new Set(found[at])] as const] : [],
-                ),
-              ),
-            );
+          if (late) return;
+          setPages(
+            new Map(
+              wanted.flatMap((phrase, at) => {
+                const own = found[at];
+                return own ? [[phraseKey(phrase), new Set(own)] as const] : [];
+              }),
+            ),
+          );
         }),
     );
     return () => {
       late = true;
     };
-  }, [siteId, region, primaries]);
-  return useMemo(
-    () =>
-      askingOf(holders, (a, b) => {
-        const [mine, theirs] = [pages.get(phraseKey(a)), pages.get(phraseKey(b))];
-        if (!mine || !theirs) return false;
-        let same = 0;
-        for (const page of mine) if (theirs.has(page)) same += 1;
-        return same >= SAME_PAGES;
-      }),
-    [holders, pages],
+  }, [siteId, region, phrases]);
+  return pages;
+}
+
+/**
+ * By what the phrases of lists and posts are told to ask for the same: their words, and the pages found for their primary
+ * keywords. `primary` is one more, as it is typed: what is known of the others stays meanwhile.
+ */
+export function useAsking(
+  siteId: string,
+  region: string,
+  holders: readonly Holder[],
+  primary = '',
+): SameAsking {
+  const primaries = useMemo(
+    () => [...new Set(holders.map((holder) => holder.primary).filter(Boolean))].sort().join('\n'),
+    [holders],
   );
+  const theirs = useFirstPages(siteId, region, primaries);
+  const mine = useFirstPages(siteId, region, primary);
+  const field = useMemo(() => fieldOf(holders.flatMap(({ phrases }) => phrases)), [holders]);
+  return useMemo(() => {
+    const pagesOf = (phrase: string) => theirs.get(phraseKey(phrase)) ?? mine.get(phraseKey(phrase));
+    return {
+      field,
+      sameResults: (a, b) => {
+        const [one, other] = [pagesOf(a), pagesOf(b)];
+        if (!one || !other) return false;
+        let same = 0;
+        for (const page of one) if (other.has(page)) same += 1;
+        return same >= SAME_PAGES;
+      },
+    };
+  }, [field, theirs, mine]);
 }

@@ -82,19 +82,34 @@ export const keepKeywords = (
     return { rows, answer: { fresh, merged: rows.size - fresh } };
   });
 
-/** The posts of a site as makers of ideas need them: what each is for, and its main headings with their words. */
+/** Main headings of posts with their words, as they stood under a revision: bodies are read again only where they changed. */
+const headings = new Map<string, { revision: number; own: KnownPost['headings'] }>();
+
+function headingsIn(
+  blocks: readonly { kind: string; level?: number; text: string }[],
+): KnownPost['headings'] {
+  const found: { text: string; words: number }[] = [];
+  for (const block of blocks) {
+    if (block.kind === 'heading') {
+      if ((block.level ?? 2) <= 2 && block.text.trim()) found.push({ text: block.text.trim(), words: 0 });
+    } else if (found.length > 0)
+      found[found.length - 1].words += block.text.split(/\s+/).filter(Boolean).length;
+  }
+  return found;
+}
+
+/** The posts of a site as research needs them: what each is for, and its main headings with their words. */
 export async function knownPosts(siteId: string): Promise<KnownPost[]> {
   const rows = await postsOf(siteId);
-  const bodies = await database().bodies.bulkGet(rows.map(({ id }) => id));
-  return rows.map(({ id, fields }, at) => {
-    const headings: { text: string; words: number }[] = [];
-    for (const block of bodies[at]?.draft.blocks ?? []) {
-      if (block.kind === 'heading') {
-        if ((block.level ?? 2) <= 2 && block.text.trim())
-          headings.push({ text: block.text.trim(), words: 0 });
-      } else if (headings.length > 0)
-        headings[headings.length - 1].words += block.text.split(/\s+/).filter(Boolean).length;
-    }
-    return { id, title: fields.title, keyword: fields.keyword, supporting: fields.supporting, headings };
-  });
+  const changed = rows.filter(({ id, revision }) => headings.get(id)?.revision !== revision);
+  const bodies = await database().bodies.bulkGet(changed.map(({ id }) => id));
+  for (const [at, { id, revision }] of changed.entries())
+    headings.set(id, { revision, own: headingsIn(bodies[at]?.draft.blocks ?? []) });
+  return rows.map(({ id, fields }) => ({
+    id,
+    title: fields.title,
+    keyword: fields.keyword,
+    supporting: fields.supporting,
+    headings: headings.get(id)?.own ?? [],
+  }));
 }

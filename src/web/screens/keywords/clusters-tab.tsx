@@ -58,7 +58,7 @@ export function ClustersTab({
   return (
     <div className="min-h-0 flex-1 overflow-auto px-6 pb-4 text-[13px]">
       <p className="py-2 text-soft">
-        {counted(found.count, 'group')} of phrases that share word stems or the pages that answer them.
+        {counted(found.count, 'group')} of phrases that mean the same or that the same pages answer.
         {found.count > found.lines.length
           ? ` The first ${countInWords(found.lines.length)} by volume stand here.`
           : ''}

@@ -52,8 +52,7 @@ export function TargetLists({ site, session }: { session: PostSession; site: Sit
     }),
     [postId, keyword, supporting],
   );
-  const all = useMemo(() => [own, ...others], [own, others]);
-  const asking = useAsking(site.id, regionOf(site), all);
+  const asking = useAsking(site.id, regionOf(site), others, keyword.trim());
   if (!found) return null;
   const { lists } = found;
   const grave = overlapsOf(own, others, asking).filter(
