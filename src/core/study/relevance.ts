@@ -10,7 +10,7 @@ export interface Relevance {
   names: number;
   /** Whether its words are those of the pages that name the query, 0-1. */
   likeness: number;
-  /** Its title says the whole of a query of three words or more. */
+  /** Its title says the whole of a query of several words. */
   titled: boolean;
 }
 
@@ -234,7 +234,7 @@ export function relevances(readings: readonly PageReading[], query: string, base
     names: names[at],
     likeness: likeness[at] / most,
     titled:
-      words.length >= LONG_QUERY &&
+      words.length > 1 &&
       titleHolds(new Set(bases.stemsOf(readings[at].page.document.fields.title)), words, bases) >= SURELY,
   }));
 }
