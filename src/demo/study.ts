@@ -3,7 +3,7 @@ import { documentOfPage } from '../core/formats/index.ts';
 import { Vocabulary, WordBases } from '../core/language/index.ts';
 import type { Keyword, Question, ResultPage } from '../core/research/index.ts';
 import { noChoices, readStudyPage, StudyBook } from '../core/study/index.ts';
-import { pageRowOf } from '../web/data/study-pages.ts';
+import { foundPages, pageRowOf } from '../web/data/study-pages.ts';
 import type { StudyPageRow, StudyRow } from '../web/data/study-rows.ts';
 
 /** A study as the database holds it: its row and the content of its pages. */
@@ -60,16 +60,7 @@ export async function demoStudy(
       revision: 1,
       posts: [postId],
       earlier: '',
-      pages: results.map(({ address, publisher, kind, rank, title }, at) => ({
-        key: pages[at].key,
-        address,
-        publisher,
-        kind,
-        rank,
-        title,
-        left: left.has(address),
-        problem: '',
-      })),
+      pages: foundPages(results, pages, left),
       asked,
       phrases: wanted,
       choices,

@@ -4,6 +4,9 @@ import { researchStem } from './phrase-stems.ts';
 
 /** Letters that may differ: one in a short word, two in a longer one, none in the shortest. */
 const mayDiffer = (length: number) => (length < 4 ? 0 : length < 7 ? 1 : 2);
+/** Words of fewer letters are meant as they stand, unless letters are swapped, missing or doubled. */
+const SURE_FROM = 5;
+const lettersOf = (word: string) => [...word].sort().join('');
 /** Phrases in which a word stands to be taken for rightly spelled. */
 const KNOWN_FROM = 1;
 
@@ -60,8 +63,13 @@ export function didYouMean(seed: string, phrases: Iterable<string>): string | nu
     let nearest = most + 1;
     for (const [other, count] of uses) {
       if (other.length < 3) continue;
+      // Of two short words that differ by a letter both are words: "wine", "line".
+      if (word.length < SURE_FROM && other.length === word.length && lettersOf(word) !== lettersOf(other))
+        continue;
       const distance = editDistance(word, other, most);
-      if (distance < nearest || (distance === nearest && distance <= most && count > (uses.get(best) ?? 0))) {
+      if (distance > most || distance > nearest) continue;
+      const [first, known] = [other[0] === word[0], best[0] === word[0]];
+      if (distance < nearest || (first === known ? count > (uses.get(best) ?? 0) : first)) {
         best = other;
         nearest = distance;
       }

@@ -103,12 +103,13 @@ export function tellingStems(stems: readonly string[]): readonly string[] {
 /**
  * The key under which phrases ask for the same, from their {@link meaningStems}: "flat tire repair" and "fix a flat bike
  * tyre" share one where "bike" is the field. Words of asking are left out, those of the field too, unless nothing else is
- * left. Empty: nothing is asked.
+ * left: then every word counts. Empty: nothing is asked.
  */
 export function keyOfStems(stems: readonly string[], field: ReadonlySet<string> = new Set()): string {
   const telling = tellingStems(stems);
   const own = telling.filter((stem) => !field.has(stem));
-  return [...(own.length > 0 ? own : telling)].sort().join(' ');
+  // Of the field alone every word counts: a checklist for the field is not the field.
+  return [...(own.length > 0 ? own : stems)].sort().join(' ');
 }
 
 /** The key of a phrase, see {@link keyOfStems}. */

@@ -115,8 +115,10 @@ function isOrder(phrase: string): boolean {
   const [first, second = ''] = phrase.split(' ');
   if (first.endsWith('ing')) return false;
   if (/^(?:a|an|the|your|my)$/.test(second)) return true;
-  if (!ORDERS.has(first) && !isMostlyVerb(first)) return false;
-  return second === 'to' || (second !== '' && isPlural(nounOf(phrase)));
+  // "Roll top panniers" are no order, though one can roll.
+  return ORDERS.has(first)
+    ? second !== '' && isPlural(nounOf(phrase))
+    : second === 'to' && isMostlyVerb(first);
 }
 
 /** A question as a title: "How to fix a flat", "Are panniers waterproof?". */

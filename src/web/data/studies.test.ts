@@ -1,7 +1,16 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { database, openDatabase } from './database.ts';
-import { addStudy, changeStudy, goBy, removeStudy, studiesOf, studyFactsOf, studyOfPost } from './studies.ts';
+import {
+  addStudy,
+  changeStudy,
+  dropUnnamedPages,
+  goBy,
+  removeStudy,
+  studiesOf,
+  studyFactsOf,
+  studyOfPost,
+} from './studies.ts';
 import { pageContents, pageRowOf } from './study-pages.ts';
 import type { StudyRow } from './study-rows.ts';
 
@@ -61,6 +70,20 @@ describe('pages of studies', () => {
     await back();
     expect((await pageContents('s', [page.key])).size).toBe(1);
     expect((await studiesOf('s')).map(({ id }) => id)).toEqual(['a2']);
+  });
+  it('come back with a study that was taken out, though the other that named them has read its pages again since', async () => {
+    const page = await pageRowOf('s', { format: 'text', text: 'High water at noon.' });
+    await addStudy(study('a1', ['p'], [page.key]), [page]);
+    await addStudy(study('a2', ['q'], [page.key]), []);
+    const back = await removeStudy('a1');
+    await changeStudy('a2', () => ({ pages: [] }));
+    await dropUnnamedPages('s', [page.key]);
+    expect(await database().studyPages.count()).toBe(0);
+    await back();
+    expect((await pageContents('s', [page.key])).size).toBe(1);
+    // What is named is never dropped.
+    await dropUnnamedPages('s', [page.key, '']);
+    expect((await pageContents('s', [page.key])).size).toBe(1);
   });
 });
 

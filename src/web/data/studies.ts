@@ -100,8 +100,10 @@ export async function removeStudy(id: string): Promise<() => Promise<void>> {
     const named = new Set((await studiesOf(row.siteId)).flatMap(({ pages }) => pages.map(({ key }) => key)));
     const own = row.pages.map(({ key }) => key).filter((key) => key !== '' && !named.has(key));
     const keys = own.map((key): [string, string] => [row.siteId, key]);
-    const gone = (await studyPages.bulkGet(keys)).filter((page) => page !== undefined);
+    // What another study names stays, and comes back with this one all the same: by then it may be gone.
+    const all = row.pages.flatMap(({ key }): [string, string][] => (key === '' ? [] : [[row.siteId, key]]));
+    const contents = (await studyPages.bulkGet(all)).filter((page) => page !== undefined);
     await studyPages.bulkDelete(keys);
-    return () => addStudy(row, gone);
+    return () => addStudy(row, contents);
   });
 }

@@ -1,7 +1,9 @@
 import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
 import { database } from './database.ts';
 import { sha256 } from './digest.ts';
-import type { StudyPageRow } from './study-rows.ts';
+import type { StudyPageRef, StudyPageRow } from './study-rows.ts';
+
+type ListedResult = Pick<StudyPageRef, 'address' | 'publisher' | 'kind' | 'rank' | 'title'>;
 
 /** A page's content as it was brought in. */
 export interface PageContent {
@@ -17,6 +19,23 @@ export async function pageRowOf(siteId: string, { format, text }: PageContent): 
   const bytes = strToU8(text);
   return { siteId, key: await sha256(bytes), format, packed: toBase64(deflateSync(bytes, { level: 6 })) };
 }
+
+/** Found pages as a study refers to them, in their order; `left`: addresses that are left out. */
+export const foundPages = (
+  results: readonly ListedResult[],
+  contents: readonly StudyPageRow[],
+  left: ReadonlySet<string>,
+): StudyPageRef[] =>
+  results.map(({ address, publisher, kind, rank, title }, at) => ({
+    key: contents[at].key,
+    address,
+    publisher,
+    kind,
+    rank,
+    title,
+    left: left.has(address),
+    problem: '',
+  }));
 
 /** The content of a row. */
 export const contentOf = ({ format, packed }: StudyPageRow): PageContent => ({

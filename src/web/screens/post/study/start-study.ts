@@ -2,7 +2,7 @@ import type { BroughtPage } from '../../../../core/formats/index.ts';
 import type { PageChange } from '../../../../core/study/index.ts';
 import { database } from '../../../data/database.ts';
 import { addStudy, changeStudy, dropUnnamedPages, studyOfPost } from '../../../data/studies.ts';
-import { pageRowOf } from '../../../data/study-pages.ts';
+import { foundPages, pageRowOf } from '../../../data/study-pages.ts';
 import type { StudyPageRef, StudyPageRow, StudyRow } from '../../../data/study-rows.ts';
 import { market } from '../../../services/market.ts';
 import { studyWorker } from '../../../workers/study-client.ts';
@@ -69,18 +69,7 @@ export async function studyResults(
   const contents = await Promise.all(
     results.map(({ html }) => pageRowOf(wanted.siteId, { format: 'html', text: html })),
   );
-  const pages = results.map(
-    ({ address, publisher, kind, rank, title }, at): StudyPageRef => ({
-      key: contents[at].key,
-      address,
-      publisher,
-      kind,
-      rank,
-      title,
-      left: left.has(address),
-      problem: '',
-    }),
-  );
+  const pages = foundPages(results, contents, left);
   const row: StudyRow = {
     ...emptyStudy(wanted, before?.posts ?? [wanted.postId], now),
     ...demand,
