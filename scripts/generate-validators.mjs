@@ -19,3 +19,4 @@ export const siteFileValidator = () => compile('src/core/formats/site-file.schem
 export const studyFileValidator = () => compile('src/core/formats/study-file.schema.json');
 export const studyReportValidator = () => compile('src/core/formats/study-report.schema.json');
 export const marketAnswerValidator = () => compile('src/core/formats/market-answer.schema.json');
+export const patternFileValidator = () => compile('src/core/writing/patterns/pattern-file.schema.json');

@@ -7,6 +7,7 @@ import { proseTable } from './generate-prose.mjs';
 import {
   backupValidator,
   marketAnswerValidator,
+  patternFileValidator,
   profileValidator,
   siteFileValidator,
   studyFileValidator,
@@ -28,6 +29,7 @@ const tables = {
   'src/core/formats/generated/market-answer-validator.js': marketAnswerValidator,
   'src/core/formats/generated/site-file-validator.js': siteFileValidator,
   'src/core/formats/generated/study-file-validator.js': studyFileValidator,
+  'src/core/writing/patterns/generated/pattern-file-validator.js': patternFileValidator,
   'src/core/formats/generated/study-report-validator.js': studyReportValidator,
 };
 const check = process.argv.includes('--check');

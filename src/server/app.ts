@@ -11,6 +11,7 @@ import type { Publishing } from './host/publishing.ts';
 import { hostCheck } from './host-check.ts';
 import { marketRoutes } from './market/market-routes.ts';
 import { securityHeaders } from './security-headers.ts';
+import { textRoutes } from './text-service/text-routes.ts';
 
 /** What the server sends and from where. */
 export interface AppOptions {
@@ -25,6 +26,8 @@ export interface AppOptions {
   hosts?: readonly string[];
   /** Folder in which copies are kept that pages hand over; null: none are. */
   copies?: string | null;
+  /** Folder in which keys of text services lie; null: no text is made. */
+  texts?: string | null;
   /** What sends posts to where they are published; null: nothing does. */
   publishing?: Publishing | null;
   /** How the network is asked where it is not as usual: hosts that are allowed, say. */
@@ -71,6 +74,7 @@ export function createApp({
   version,
   hosts = [],
   copies = null,
+  texts = null,
   publishing = null,
   outward = {},
 }: AppOptions): Express {
@@ -96,6 +100,7 @@ export function createApp({
   app.use('/market', rateLimit(MARKET_LIMIT), marketRoutes(market));
   app.use('/network', networkRoutes(version, outward));
   if (copies) app.use('/copies', copiesRoutes(copies));
+  if (texts) app.use('/text', textRoutes({ folder: texts, version, outward }));
   if (publishing) app.use('/host', hostRoutes(publishing));
   // A worker that the browser keeps must never be an old one; with and without the demo it is another.
   const worker = readIf(join(web, 'service-worker.js'));

@@ -132,6 +132,7 @@ export function startServer({ demo, content = '' }: { demo: boolean; content?: s
       market: `${root}dist/market.json`,
       version,
       copies: join(dataFolder(demo), 'copies'),
+      texts: join(dataFolder(demo), 'text-service'),
       publishing,
       outward,
       hosts,

@@ -26,6 +26,8 @@ export {
 } from './draft-facts.ts';
 export { applyEdits, type DraftEdit, withNewIds } from './edits.ts';
 export { type AltDraft, altDraft } from './fixing/alt-texts.ts';
+export { plainerWords } from './fixing/plain-words.ts';
+export { splitOf } from './fixing/sentence-splits.ts';
 export { GROUPS, type Group } from './groups.ts';
 export { imageName } from './image-reading.ts';
 export { type KeywordStem, keywordStemsOf } from './keyword-stems.ts';

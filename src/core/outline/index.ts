@@ -6,6 +6,7 @@
  * `proposals` makes plans: `proposal-sections` chooses what they are of, `shapes` gives it a shape, `heading-forms` knows the grammar of headings, `tones` which do not go together (`proposal-text` keeps plans as text), `word-budget` shares out the length, `outline-checks` says what is not right.
  * In the draft, `placeholders` are headings that wait for their text; `reorder` moves written sections into the plan's order.
  */
+export { asAsked, type HeadingKind, headingKind } from './heading-forms.ts';
 export {
   addFaq,
   asQuestion,

@@ -102,3 +102,4 @@ export { MONTH_NAMES, type Season, seasonAhead, seasonOf, weeksUntil } from './s
 export { type SeasonSoon, seasonsSoon } from './seasons-soon.ts';
 export type { KeywordSource, QuestionSource, ResultPage, ResultSource } from './sources.ts';
 export { type PageText, squareness } from './squareness.ts';
+export { workingTitle } from './working-title.ts';

@@ -65,7 +65,11 @@ const notPublic = (url: URL): Refusal =>
  * The look-up that a connection uses: what is connected to is the very address that was checked, so that a name which changes
  * its address in between gains nothing. A name with one address that is not public is refused whole.
  */
-function checkedLookup(url: URL, allowed: readonly AllowedHost[], resolve: Resolve): LookupFunction {
+export function checkedLookup(
+  url: URL,
+  allowed: readonly AllowedHost[],
+  resolve: Resolve = resolveName,
+): LookupFunction {
   return (name, options, done) => {
     resolve(name, (error, found) => {
       if (error || found.length === 0) {
@@ -171,7 +175,8 @@ function unpacked(response: IncomingMessage, encoding: string | undefined): Read
 const tooLarge = (url: URL, most: number): Refusal =>
   new Refusal('too-large', `What lies at ${url.host} is larger than ${Math.round(most / 1_000_000)} MB.`);
 
-function asRefusal(error: NodeJS.ErrnoException, url: URL): Error {
+/** What went wrong on the way, as a sentence. */
+export function asRefusal(error: NodeJS.ErrnoException, url: URL): Error {
   if (error instanceof Refusal) return error;
   if (error.name === 'AbortError' || error.code === 'ABORT_ERR')
     return new Refusal('no-answer', `${url.host} did not answer in time.`);
