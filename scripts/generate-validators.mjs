@@ -3,9 +3,18 @@ import { readFileSync } from 'node:fs';
 import Ajv from 'ajv';
 import standalone from 'ajv/dist/standalone/index.js';
 
-function compile(schemaPath) {
-  const schema = JSON.parse(readFileSync(schemaPath, 'utf8'));
-  const ajv = new Ajv({ code: { source: true, esm: true }, allErrors: true });
+const PATTERN_FILE = 'src/core/writing/patterns/pattern-file.schema.json';
+
+const schemaAt = (path) => JSON.parse(readFileSync(path, 'utf8'));
+
+/** `others` are schemas that this one refers to. */
+function compile(schemaPath, others = []) {
+  const schema = schemaAt(schemaPath);
+  const ajv = new Ajv({
+    code: { source: true, esm: true },
+    allErrors: true,
+    schemas: others.map(schemaAt),
+  });
   const code = standalone.default(ajv, ajv.compile(schema));
   // Keywords that need Ajv at run time (string length, deep equality) must stay out of these schemas.
   if (code.includes('require('))
@@ -14,9 +23,9 @@ function compile(schemaPath) {
 }
 
 export const profileValidator = () => compile('src/core/criteria/profile.schema.json');
-export const backupValidator = () => compile('src/core/formats/backup.schema.json');
+export const backupValidator = () => compile('src/core/formats/backup.schema.json', [PATTERN_FILE]);
 export const siteFileValidator = () => compile('src/core/formats/site-file.schema.json');
 export const studyFileValidator = () => compile('src/core/formats/study-file.schema.json');
 export const studyReportValidator = () => compile('src/core/formats/study-report.schema.json');
 export const marketAnswerValidator = () => compile('src/core/formats/market-answer.schema.json');
-export const patternFileValidator = () => compile('src/core/writing/patterns/pattern-file.schema.json');
+export const patternFileValidator = () => compile(PATTERN_FILE);

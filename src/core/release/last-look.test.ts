@@ -28,6 +28,7 @@ function look(markdown = PROSE, fields: Partial<PostFields> = {}, more: Partial<
     waitingHeadings: [],
     addressTakenBy: '',
     leftOver: null,
+    unread: [],
     unticked: [],
     goneLinks: [],
     openComments: 0,
@@ -123,6 +124,12 @@ describe('what should be mended', () => {
     const gains = notes.map(({ gain }) => gain);
     expect(gains).toEqual([...gains].sort((a, b) => b - a));
     expect(look().find(({ id }) => id === 'more-notes')!.text).toMatch(/^\d+ smaller notes in the margin\.$/);
+  });
+  it('tells of paragraphs that stand as they were generated, and leads to the first', () => {
+    const [first] = readMarkdown(PROSE).draft.blocks.filter(({ kind }) => kind === 'paragraph');
+    const found = look(PROSE, {}, { unread: [first.id] }).find(({ id }) => id.startsWith('unread'));
+    expect(found).toMatchObject({ level: 'should', place: { blockId: first.id } });
+    expect(found!.text).toMatch(/^1 paragraph stands as it was generated or came back\. Read it/);
   });
   it('names what came along from another post, open points of the house, and redirects', () =>
     expect(

@@ -35,6 +35,8 @@ export interface LookAt {
   addressTakenBy: string;
   /** Blocks that still stand as in the post that this one was begun from. */
   leftOver: { title: string; blocks: number } | null;
+  /** Paragraphs that stand as they came from a text service or another writer, and were not said to be read. */
+  unread: readonly string[];
   /** Points of the house's checklist that are not ticked. */
   unticked: readonly string[];
   /** Links to other sites that were found to lead nowhere. */
@@ -141,6 +143,15 @@ function shoulds(look: LookAt): LookItem[] {
       'left-over',
       `${many(look.leftOver.blocks, 'paragraph stands', 'paragraphs stand')} as in “${look.leftOver.title}”, from which it was begun.`,
     );
+  if (look.unread.length > 0) {
+    const [first] = look.unread;
+    const text = post.draft.blocks.find(({ id }) => id === first)?.text ?? '';
+    add(
+      `unread ${look.unread.length}`,
+      `${many(look.unread.length, 'paragraph stands', 'paragraphs stand')} as ${look.unread.length === 1 ? 'it was' : 'they were'} generated or came back. Read ${look.unread.length === 1 ? 'it' : 'them'}, check what ${look.unread.length === 1 ? 'it states' : 'they state'}, and say so.`,
+      { place: { blockId: first, start: 0, end: text.length, quote: text.slice(0, 60) } },
+    );
+  }
   const notes = notesOf(criteria).filter((note) => !SAID_OTHERWISE.has(note.id) && gainOf(note) >= 0.05);
   for (const note of notes.slice(0, MOST_NOTES))
     add(note.id, note.advice ?? '', {

@@ -8,7 +8,16 @@
  */
 export { dateIn, dayBefore, dayIn, isZone, monthIn, timeIn } from './calendar.ts';
 export { freshStart, leftOver } from './fresh-start.ts';
-export { type ChecklistItem, emptyHouse, type House, houseFields, researchRulesOf } from './house.ts';
+export {
+  type ChecklistItem,
+  emptyHouse,
+  type House,
+  houseFields,
+  researchRulesOf,
+  STAND_IN,
+  voiceOf,
+  writingOf,
+} from './house.ts';
 export { type IndexedPost, indexedPost } from './indexed-post.ts';
 export * from './linking/index.ts';
 export { isForReaders, openToReaders, type PublishingNeed, publishingNeeds } from './publishing.ts';

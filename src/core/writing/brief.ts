@@ -1,7 +1,6 @@
 import { COMMON, type StudyFacts, termBand } from '../criteria/index.ts';
 import type { PostFields } from '../draft/index.ts';
 import type { OutlineItem } from '../outline/index.ts';
-import type { SitePage } from '../site/index.ts';
 import type { Statement } from '../study/index.ts';
 
 /** Parts of a brief in their order; each may be left out. */
@@ -21,6 +20,12 @@ export const BRIEF_PARTS = [
 ] as const;
 export type BriefPart = (typeof BRIEF_PARTS)[number];
 
+/** A page to link to. */
+export interface BriefLink {
+  address: string;
+  title?: string;
+}
+
 /** What is decided about the brief of a post beside its fields. */
 export interface BriefChoices {
   /** Parts that do not go in. */
@@ -28,7 +33,7 @@ export interface BriefChoices {
   /** Topics that must be covered; null: those that at least half of the studied pages have. */
   topics: string[] | null;
   figures: Statement[];
-  links: SitePage[];
+  links: BriefLink[];
   avoid: string;
   notes: string;
 }
@@ -68,7 +73,7 @@ export interface Brief {
   questions: string[];
   terms: { staple: BriefTerm[]; supporting: BriefTerm[]; heading: string[] };
   figures: Statement[];
-  links: SitePage[];
+  links: BriefLink[];
   avoid: string;
   notes: string;
   parts: ReadonlySet<BriefPart>;

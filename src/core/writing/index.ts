@@ -7,7 +7,8 @@
  * what a post says, and tells how like others they are; `find-in-parts` finds words beside the text.
  *
  * Text that is asked for: `known` is what it can stand on, `voice` how the house writes, `patterns` what is asked and how the
- * answer is read, `stand-in` answers without a model, `text-service` is whoever answers; `sentences` parts any of it.
+ * answer is read, `stand-in` answers without a model, `text-service` is whoever answers; `text-pieces` and
+ * `sentences` part any of it.
  */
 export {
   BRIEF_PARTS,
@@ -27,6 +28,7 @@ export * from './patterns/index.ts';
 export { sentencesIn } from './sentences.ts';
 export * from './sources/index.ts';
 export * from './stand-in/index.ts';
+export { readable, type TextPiece, textPieces } from './text-pieces.ts';
 export {
   type Finish,
   MAX_TEXT_BYTES,
@@ -36,5 +38,5 @@ export {
   type TextWay,
 } from './text-service.ts';
 export * from './titles/index.ts';
-export { uneditedBlocks } from './unedited.ts';
+export { type Origin, uneditedBlocks } from './unedited.ts';
 export * from './voice/index.ts';

@@ -24,7 +24,12 @@ export interface TextEnd {
 }
 
 /** Where text comes from, as its house chose. */
-export type TextWay = { kind: 'stand-in' } | { kind: 'endpoint'; base: string; model: string };
+export interface TextWay {
+  kind: 'stand-in' | 'endpoint';
+  /** Of the endpoint, kept while the stand-in is chosen: its address up to `/chat/completions`, and the model. */
+  base: string;
+  model: string;
+}
 
 /** Makes text of a request, piece by piece; the last event is its end, however it ends. Ends early by the signal. */
 export interface TextService {

@@ -145,8 +145,26 @@ describe('what came from elsewhere', () => {
       '## Size\n\nTwo bags of  twenty litres are enough.\n\nRoll them four times.\n\nYes.\n\nOur own words about it.',
     ).draft;
     expect(
-      uneditedBlocks(draft, [origin]).map((id) => draft.blocks.find((block) => block.id === id)!.text),
+      uneditedBlocks(draft, [{ draft: origin, blocks: null }]).map(
+        (id) => draft.blocks.find((block) => block.id === id)!.text,
+      ),
     ).toEqual(['Two bags of twenty litres are enough.']);
     expect(uneditedBlocks(draft, [])).toEqual([]);
+  });
+  it('is told where it went, sentence by sentence, until one changes or it was read', () => {
+    const origin = readMarkdown('Roll them three times. Hang them high. Dry them slowly in the shade.').draft;
+    const draft = readMarkdown(
+      'Roll them three times. Dry them slowly in the shade.\n\nHang them high up.',
+    ).draft;
+    const [taken, other] = draft.blocks.map(({ id }) => id);
+    const origins = [{ draft: origin, blocks: [taken, other] }];
+    expect(uneditedBlocks(draft, origins)).toEqual([taken]);
+    expect(uneditedBlocks(draft, origins, new Set([taken]))).toEqual([]);
+    // The writer's own paragraph may say the same.
+    expect(uneditedBlocks(draft, [{ draft: origin, blocks: [other] }])).toEqual([]);
+    const changed = readMarkdown('Roll them four times. Dry them slowly in the shade.').draft;
+    expect(uneditedBlocks(changed, [{ draft: origin, blocks: changed.blocks.map(({ id }) => id) }])).toEqual(
+      [],
+    );
   });
 });

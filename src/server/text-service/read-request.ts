@@ -1,3 +1,4 @@
+import { STAND_IN } from '../../core/site/index.ts';
 import { type Message, RECIPES, type TextRequest, type TextWay } from '../../core/writing/index.ts';
 
 const isRecord = (value: unknown): value is Record<string, unknown> =>
@@ -12,7 +13,7 @@ const MAX_ADDRESS = 2000;
 /** Where text comes from, as a page names it; null where it is none. */
 export function readTextWay(given: unknown): TextWay | null {
   if (!isRecord(given)) return null;
-  if (given['kind'] === 'stand-in') return { kind: 'stand-in' };
+  if (given['kind'] === 'stand-in') return STAND_IN;
   const { base, model } = given;
   if (given['kind'] !== 'endpoint' || typeof base !== 'string' || typeof model !== 'string') return null;
   if (base.trim() === '' || base.length > MAX_ADDRESS || model.length > MAX_NAME) return null;

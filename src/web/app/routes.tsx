@@ -58,6 +58,12 @@ export const routes: RouteObject[] = [
                 lazy: async () => ({ Component: (await import('../screens/post/write/write.tsx')).Write }),
               },
               {
+                path: 'start',
+                lazy: async () => ({
+                  Component: (await import('../screens/post/start/guided-start.tsx')).GuidedStart,
+                }),
+              },
+              {
                 path: 'release',
                 lazy: async () => ({
                   Component: (await import('../screens/post/release/release.tsx')).Release,
@@ -116,6 +122,20 @@ export const routes: RouteObject[] = [
       {
         path: 'site',
         lazy: async () => ({ Component: (await import('../screens/site/site.tsx')).Site }),
+      },
+      {
+        path: 'history',
+        lazy: async () => ({ Component: (await import('../screens/history/history.tsx')).History }),
+      },
+      {
+        path: 'rules/patterns',
+        lazy: async () => ({
+          Component: (await import('../screens/rules/patterns/patterns.tsx')).Patterns,
+        }),
+      },
+      {
+        path: 'rules/voices',
+        lazy: async () => ({ Component: (await import('../screens/rules/voices/voices.tsx')).Voices }),
       },
       {
         path: 'rules/criteria',

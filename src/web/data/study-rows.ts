@@ -1,6 +1,15 @@
 import type { StudyFacts } from '../../core/criteria/index.ts';
 import type { Asked, TermChoices, WantedPhrase } from '../../core/study/index.ts';
-import type { BriefChoices } from '../../core/writing/index.ts';
+import type {
+  Along,
+  BriefChoices,
+  FieldValue,
+  Finish,
+  Into,
+  Message,
+  ReadAs,
+  TextWay,
+} from '../../core/writing/index.ts';
 
 /** A page of a study: what is known of it beside its content. */
 export interface StudyPageRef {
@@ -62,8 +71,36 @@ export interface BriefRow extends BriefChoices {
   changed?: string;
 }
 
-/** What a generation was made by: texts that came back for a brief, and proposed outlines. */
-export type Recipe = 'brief' | 'outline';
+/** What a generation was made by: texts that came back for a brief, proposed outlines, texts that were asked for by a pattern. */
+export type Recipe = 'brief' | 'outline' | 'pattern';
+
+/** What a text was asked for by a pattern, and what became of it. */
+export interface GenerationAsked {
+  /** Id of the pattern, and its name then. */
+  pattern: string;
+  patternName: string;
+  values: FieldValue[];
+  along: Along[];
+  messages: Message[];
+  service: TextWay['kind'];
+  /** Empty: made without one. */
+  model: string;
+  /** `running`: it is coming, or its page ended before it did. */
+  finish: Finish | 'running';
+  problem: string;
+  note: string;
+  /** Milliseconds from the request to the end. */
+  ms: number;
+  into: Into;
+  readAs: ReadAs;
+  taken: 'no' | 'part' | 'whole';
+  /** Texts that were asked for at one place have one group: alternatives, and parts of a long text. */
+  group: string;
+  /** Blocks of the draft that it went into. */
+  blocks?: string[];
+  /** Blocks of it that the writer said to have read. */
+  read?: string[];
+}
 
 /** A text that was made or came back, with what it was made from: kept until its post is gone. */
 export interface GenerationRow {
@@ -78,4 +115,6 @@ export interface GenerationRow {
   input: string;
   /** Markdown. */
   output: string;
+  /** Of a text that was asked for by a pattern. */
+  asked?: GenerationAsked;
 }

@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { FieldValue } from '../../core/writing/index.ts';
 
 /** How the window is looked at just now; forgotten with it. */
 interface View {
@@ -10,11 +11,13 @@ interface View {
   slugAsked: { postId: string; slug: string } | null;
   /** The picture on the bench: the block it stands in, or the featured one; null: none. */
   onBench: { blockId: string | null } | null;
+  /** The pattern that was asked for by its id (empty: one is to be chosen), with values that are to stand in it; null: none was asked for. */
+  pattern: { id: string; values: FieldValue[] | null } | null;
 }
 
 const slice = createSlice({
   name: 'view',
-  initialState: { quiet: false, finding: false, slugAsked: null, onBench: null } as View,
+  initialState: { quiet: false, finding: false, slugAsked: null, onBench: null, pattern: null } as View,
   reducers: {
     quietSet: (state, { payload }: PayloadAction<boolean>) => {
       state.quiet = payload;
@@ -28,8 +31,11 @@ const slice = createSlice({
     benchSet: (state, { payload }: PayloadAction<View['onBench']>) => {
       state.onBench = payload;
     },
+    patternAsked: (state, { payload }: PayloadAction<View['pattern']>) => {
+      state.pattern = payload;
+    },
   },
 });
 
-export const { quietSet, findingSet, slugAsked, benchSet } = slice.actions;
+export const { quietSet, findingSet, slugAsked, benchSet, patternAsked } = slice.actions;
 export const viewReducer = slice.reducer;

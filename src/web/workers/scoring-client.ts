@@ -115,6 +115,11 @@ export class ScoringClient {
     return (await this.link.api()).placesOf(key);
   }
 
+  /** What the score would be with another text; null where that is not known. */
+  async wouldScore(document: PostDocument): Promise<number | null> {
+    return (await this.link.api()).wouldScore(this.post.postId, document);
+  }
+
   close(): void {
     this.closed = true;
     this.waiting = null;

@@ -116,6 +116,10 @@ const api = {
     return { postId, revision, report, words: facts.words, coverage: coverageOf(facts) };
   },
 
+  /** What the score would be with another text; the post in hand stays as it is. Null where another post is in hand by now. */
+  wouldScore: (postId: string, document: PostDocument): number | null =>
+    held?.postId === postId && scene ? scoredNow(postId, document).report.score : null,
+
   /** The changes that help the post as it was scored last; null where it was scored anew in the meantime. */
   async offers(): Promise<Offers | null> {
     const asked = last;

@@ -4,11 +4,12 @@ import { storageKind } from '../data/storage.ts';
 import { connectWorker } from './connect-worker.ts';
 import type { Plans } from './plan.ts';
 import type { Studies } from './study.ts';
+import type { Writing } from './writing.ts';
 
 /** Studies as a page calls them: every answer comes later. */
-type StudyClient = Remote<Studies & Plans>;
+type StudyClient = Remote<Studies & Plans & Writing>;
 
-const link = connectWorker<Studies & Plans>({
+const link = connectWorker<Studies & Plans & Writing>({
   name: 'The study',
   start: () => new Worker(new URL('./study-worker.ts', import.meta.url), { type: 'module' }),
   open: (api) => api.open(database().name),
@@ -18,8 +19,12 @@ const link = connectWorker<Studies & Plans>({
 export async function studyWorker(): Promise<StudyClient> {
   // What lies in the page's memory no worker can see.
   if (storageKind() === 'memory') {
-    const [{ studies }, { plans }] = await Promise.all([import('./study.ts'), import('./plan.ts')]);
-    return { ...studies, ...plans } as unknown as StudyClient;
+    const [{ studies }, { plans }, { writing }] = await Promise.all([
+      import('./study.ts'),
+      import('./plan.ts'),
+      import('./writing.ts'),
+    ]);
+    return { ...studies, ...plans, ...writing } as unknown as StudyClient;
   }
   return link.api();
 }

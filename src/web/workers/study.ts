@@ -145,6 +145,15 @@ export async function studyFor(id: string): Promise<Study | null> {
   return row && found ? found.book.study(leftOf(row), row.choices) : null;
 }
 
+/** A study with the readings of its pages, as texts are made from it; null where it is gone. */
+export async function studyWithPages(id: string) {
+  const row = await database().studies.get(id);
+  const found = row && (await bookOf(row, null));
+  if (!row || !found) return null;
+  const study = found.book.study(leftOf(row), row.choices);
+  return { study, readings: found.book.readings, query: row.query, facts: row.facts };
+}
+
 const leftOf = ({ pages }: StudyRow) =>
   new Set(pages.filter(({ left }) => left).map(({ address }) => address));
 

@@ -2,7 +2,6 @@ import type { StudyFacts } from '../../criteria/index.ts';
 import type { PostDocument } from '../../draft/index.ts';
 import type { WordBases } from '../../language/index.ts';
 import { type Outline, outlineGaps, ownNote } from '../../outline/index.ts';
-import type { House, SiteSettings } from '../../site/index.ts';
 import type { PageReading, Study } from '../../study/index.ts';
 import { type BriefChoices, wishedLength } from '../brief.ts';
 import { sentencesIn } from '../sentences.ts';
@@ -18,8 +17,8 @@ const MOST_ASKED = 12;
 
 /** What texts for a post are asked from. */
 export interface KnownFrom {
-  site: Pick<SiteSettings, 'name' | 'language'>;
-  house: House;
+  site: { name: string; language: string };
+  house: { offer: string; tone: string };
   voice: HouseVoice | null;
   document: PostDocument;
   outline: Outline;

@@ -80,3 +80,11 @@ export function sitePassages(
 
 const shareOf = (wanted: ReadonlyMap<string, number>, stems: ReadonlySet<string>): number =>
   [...wanted.keys()].filter((each) => stems.has(each)).length / wanted.size;
+
+/** What a place in a draft is about: its heading, else the last two sentences before it. */
+export const subjectOfPlace = ({ heading, before }: Pick<KnownPlace, 'heading' | 'before'>): string =>
+  heading ||
+  sentencesIn(before)
+    .filter((sentence) => !sentence.startsWith('#'))
+    .slice(-2)
+    .join(' ');

@@ -1,9 +1,16 @@
 import { asAsked } from '../../outline/index.ts';
-import { centralSentences, type Quoted, subjectOfPhrase } from '../known/index.ts';
+import {
+  centralSentences,
+  type Known,
+  type KnownTopic,
+  type Quoted,
+  subjectOfPhrase,
+  subjectOfPlace,
+} from '../known/index.ts';
 import { type ComposeOrder, entriesOf, fieldValue } from '../patterns/index.ts';
 import { sentencesIn } from '../sentences.ts';
 import type { Composed } from './composed.ts';
-import { figuresOf, saidOf } from './said-of.ts';
+import { figuresOf, ownStems, saidOf } from './said-of.ts';
 import {
   asTyped,
   figureLine,
@@ -74,38 +81,48 @@ export function composeSection(order: ComposeOrder): Composed {
   const parts = [...planned, ...notes];
   if (parts.length === 0)
     return {
-      text: `Nothing that was studied speaks of “${heading}”, and no post of the blog does.`,
-      note: 'There is nothing to make a section from. Study pages for it, note what you know in the outline, or ask somebody who does it.',
+      text: '',
+      note: `Nothing that was studied speaks of “${heading}”, and no post of the blog does. Study pages for it, note what you know in the outline, or ask somebody who does it.`,
     };
   return { text: parts.join('\n\n'), note: NOTES };
 }
 
-/** What can come next: from the note of the outline and the last sentences before the caret. */
+/** What can come next: from the note of the outline, what was said before the caret, else a topic that the text lacks yet. */
 export function composeContinue(order: ComposeOrder): Composed {
   const { known, values } = order;
-  const heading = known.around?.heading ?? '';
+  const place = known.around ?? { heading: '', note: '', before: '', after: '' };
   const note = fieldValue(values, 'notes');
-  const last = sentencesIn(known.around?.before ?? '')
-    .filter((sentence) => !sentence.startsWith('#'))
-    .slice(-2)
-    .join(' ');
-  const about = heading || last;
-  // What stands before the caret is not given again.
-  const held = { ...order, before: [...order.before, known.around?.before ?? '', known.around?.after ?? ''] };
-  const closely = fieldValue(values, 'closeness').startsWith('only');
-  const parts = [
-    ...(note && !(known.around?.before ?? '').includes(note.slice(0, 40))
-      ? [`Planned: ${note.replace(/\s+/g, ' ')}`]
-      : []),
-    ...(closely ? [] : notesOn(about, held)),
-  ];
-  if (parts.length === 0 && last && !closely) parts.push(...notesOn(last, held));
-  if (parts.length === 0)
+  // What stands around the caret is not given again.
+  const held = { ...order, before: [...order.before, place.before, place.after] };
+  const planned =
+    note && !place.before.includes(note.slice(0, 40)) ? [`Planned: ${note.replace(/\s+/g, ' ')}`] : [];
+  if (fieldValue(values, 'closeness').startsWith('only'))
+    return planned.length > 0
+      ? { text: planned[0], note: 'The note of the outline, and nothing else.' }
+      : {
+          text: '',
+          note: 'The outline notes nothing for this place. Write a note there, or let the text go further from the notes.',
+        };
+  const parts = notesOn(subjectOfPlace(place), held);
+  const [lacking] = parts.length > 0 ? [] : rotated(topicsLacking(known), order.seed);
+  if (lacking) parts.push(`Other pages go on with: ${inside(lacking.name)}.`, ...notesOn(lacking.name, held));
+  if (planned.length + parts.length === 0)
     return {
-      text: 'Nothing that was studied goes on from here.',
-      note: 'Note in the outline what belongs below this heading, or study pages that speak of it.',
+      text: '',
+      note: 'Nothing that was studied goes on from here. Note in the outline what belongs below this heading, or study pages that speak of it.',
     };
-  return { text: parts.join('\n\n'), note: NOTES };
+  return { text: [...planned, ...parts].join('\n\n'), note: NOTES };
+}
+
+/** Topics of the study of which no heading of the draft speaks, the commonest first. */
+function topicsLacking({ study, draft, brief }: Known): KnownTopic[] {
+  const headings = draft.map(({ heading }) => ownStems(heading, brief.keyword));
+  return (study?.topics ?? []).filter(({ name, said }) => {
+    const own = [...ownStems(name, study?.query ?? '')];
+    return (
+      said.length > 0 && !headings.some((heading) => own.length > 0 && own.every((each) => heading.has(each)))
+    );
+  });
 }
 
 /** Headings that are named in an introduction. */
@@ -173,8 +190,8 @@ export function composeConclusion({ known, values, words: wished, seed }: Compos
   const chosen = upTo(kept, wished ?? 90);
   if (chosen.length === 0)
     return {
-      text: next ? `Next step: ${next}.` : 'The post has no text yet to conclude from.',
-      note: 'Write the sections first: a conclusion by rule repeats their sentences.',
+      text: '',
+      note: 'The post has no sections yet to conclude from. Write them first: a conclusion by rule repeats their sentences.',
     };
   return {
     text: [
@@ -214,8 +231,8 @@ export function composeAnswer(order: ComposeOrder): Composed {
   return parts.length > 0
     ? { text: parts.join('\n\n'), note: NOTES }
     : {
-        text: `None of the studied pages answers “${question}”, and no post of the blog does.`,
-        note: 'Nobody else answers it: a reason to answer it yourself, from what you know or can find out.',
+        text: '',
+        note: `None of the studied pages answers “${question}”, and no post of the blog does: a reason to answer it yourself, from what you know or can find out.`,
       };
 }
 
@@ -252,8 +269,8 @@ export function composeExample(order: ComposeOrder): Composed {
         note: 'Cases that studied pages tell. One of your own is better: you can be asked about it.',
       }
     : {
-        text: 'No studied page tells a case of this.',
-        note: 'Take an example from your own work: one that you can be asked about.',
+        text: '',
+        note: 'No studied page tells a case of this. Take an example from your own work: one that you can be asked about.',
       };
 }
 

@@ -48,6 +48,7 @@ export function Posts() {
 
   const open = (id: string | null) => id !== null && navigate(`/posts/${id}/target`);
   const create = () => site && attempt(newPost(site).then(open));
+  const guided = () => site && attempt(newPost(site).then((id) => navigate(`/posts/${id}/start`)));
   const { state: asked } = useLocation();
   const begun = useRef(false);
   useEffect(() => {
@@ -149,6 +150,7 @@ export function Posts() {
             <FileUp size={15} aria-hidden />
             Import
           </Button>
+          <Button onClick={guided}>Guided start</Button>
           <Button look="main" onClick={create}>
             <Plus size={16} aria-hidden />
             New post

@@ -23,6 +23,7 @@ import { PublishingSection } from './publishing-section.tsx';
 import { ReaderSection } from './reader-section.tsx';
 import { RemoveSite } from './remove-site.tsx';
 import { ResearchSection } from './research-section.tsx';
+import { WritingSection } from './writing-section.tsx';
 
 /** Brings the demo back, with a way back from that too. */
 async function reset(): Promise<void> {
@@ -119,6 +120,7 @@ export function Rules() {
             <ArrowRight size={15} aria-hidden />
           </Link>
         </section>
+        <WritingSection site={site} />
         <LanguageSection site={site} />
         <PublishingSection site={site} />
         <PicturesSection site={site} />

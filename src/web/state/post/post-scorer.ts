@@ -65,6 +65,11 @@ export class PostScorer {
     return this.client.placesOf(key);
   }
 
+  /** What the score would be with another text; null where that is not known. */
+  wouldScore(document: PostDocument): Promise<number | null> {
+    return this.client.wouldScore(document);
+  }
+
   close(): void {
     this.closed = true;
     if (this.timer) clearTimeout(this.timer);

@@ -162,6 +162,11 @@ export class PostSession {
     return this.scorer.placesOf(key);
   }
 
+  /** What the score would be with another text; null where that is not known. */
+  wouldScore(draft: Draft): Promise<number | null> {
+    return this.scorer.wouldScore({ ...this.document, draft });
+  }
+
   /** Keeps the post as it stands as a version, with a name where the writer gives one. */
   keepVersion(reason: VersionReason, name = '', fields: Partial<PostFields> = {}): Promise<VersionRow> {
     const { document, outline } = this.content;

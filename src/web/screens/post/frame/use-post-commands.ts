@@ -21,6 +21,7 @@ export function usePostCommands({ session, site }: PostContext): void {
       keys: `Alt+${at + 1}`,
       run: () => go(step),
     })),
+    { id: 'start', group: 'This post', name: 'Guided start', run: () => go('start') },
     { id: 'brief', group: 'This post', name: 'Brief', run: () => go('brief') },
     { id: 'versions', group: 'This post', name: 'Versions', run: () => go('versions') },
     {

@@ -22,23 +22,30 @@ function draftOf(id: string, output: string): Draft {
   return draft;
 }
 
-/** Blocks that stand as they came back for a brief; looked at anew with each save. */
+/** Blocks that stand as they came back for a brief, or as they were generated and taken; looked at anew with each save. */
 export function useUnedited(session: PostSession): string[] {
   const savedAt = useAppSelector((state) => state.openPost.savedAt);
-  const texts = useLiveQuery(
-    async () => (await generationsOf(session.siteId, session.id)).filter(({ recipe }) => recipe === 'brief'),
+  const rows = useLiveQuery(
+    async () =>
+      (await generationsOf(session.siteId, session.id)).filter(
+        ({ recipe, asked }) => recipe === 'brief' || (asked?.blocks?.length ?? 0) > 0,
+      ),
     [session],
   );
   // biome-ignore lint/correctness/useExhaustiveDependencies: anew with each save, as what was edited counts no more
   return useMemo(
     () =>
-      texts && texts.length > 0
+      rows && rows.length > 0
         ? uneditedBlocks(
             session.body,
-            texts.map(({ id, output }) => draftOf(id, output)),
+            rows.map(({ id, output, asked }) => ({
+              draft: draftOf(id, output),
+              blocks: asked?.blocks ?? null,
+            })),
+            new Set(rows.flatMap(({ asked }) => asked?.read ?? [])),
           )
         : NONE,
-    [texts, session, savedAt],
+    [rows, session, savedAt],
   );
 }
 

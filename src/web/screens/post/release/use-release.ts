@@ -17,6 +17,7 @@ import { useAppSelector } from '../../../state/store.ts';
 import { useLiveQuery } from '../../../state/use-live-query.ts';
 import type { PostContext } from '../frame/post-context.ts';
 import { useLeftOver } from '../frame/use-left-over.ts';
+import { useUnedited } from '../frame/use-unedited.ts';
 
 const NO_LINKS: never[] = [];
 
@@ -85,6 +86,7 @@ function useGoneLinks(session: PostContext['session']) {
 export function useLook({ session, site }: PostContext, row: PostRow | undefined, takenBy: string) {
   const { report, fields, outline, words } = useAppSelector((state) => state.openPost);
   const leftOver = useLeftOver(session);
+  const unread = useUnedited(session);
   const ticked = useLiveQuery(() => ticksOf(session.siteId, session.id), [session]);
   const goneLinks = useGoneLinks(session);
   const { redirects = [] } = site;
@@ -100,6 +102,7 @@ export function useLook({ session, site }: PostContext, row: PostRow | undefined
       waitingHeadings: session.body.blocks.flatMap(({ id, text }) => (waiting.has(id) ? [text] : [])),
       addressTakenBy: takenBy,
       leftOver: leftOver ? { title: leftOver.title, blocks: leftOver.blocks.length } : null,
+      unread,
       unticked: site.house.checklist.flatMap(({ id, text }) => (ticked?.includes(id) ? [] : [text])),
       goneLinks,
       openComments: row?.review ? openComments(row.review).length : 0,
@@ -116,6 +119,7 @@ export function useLook({ session, site }: PostContext, row: PostRow | undefined
     words,
     takenBy,
     leftOver,
+    unread,
     ticked,
     redirects,
     path,

@@ -1,9 +1,11 @@
 import { EditorContent } from '@tiptap/react';
 import { Minimize2 } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { useLocation } from 'react-router';
+import type { FieldValue } from '../../../../core/writing/index.ts';
 import { useAppDispatch, useAppSelector } from '../../../state/store.ts';
 import { useCommands } from '../../../state/use-commands.ts';
-import { findingSet, quietSet } from '../../../state/view.ts';
+import { findingSet, patternAsked, quietSet } from '../../../state/view.ts';
 import { counted } from '../../../ui/figures.ts';
 import { isEnter } from '../../../ui/keys.ts';
 import { Panes } from '../../../ui/panes.tsx';
@@ -12,6 +14,9 @@ import { LeftOverNotice } from '../frame/left-over-notice.tsx';
 import { usePost } from '../frame/post-context.ts';
 import { useLeftOver } from '../frame/use-left-over.ts';
 import { useUnedited, useWaiting } from '../frame/use-unedited.ts';
+import { SheetPlace } from './help/sheet-place.tsx';
+import { useAskAtOnce, useHelpCommands } from './help/use-help-commands.ts';
+import { useUnreadChecks } from './help/use-unread-checks.ts';
 import { ListingEditor } from './listing/listing-editor.tsx';
 import { ShareEditor } from './listing/share-editor.tsx';
 import { SlugQuestion } from './listing/slug-question.tsx';
@@ -52,17 +57,26 @@ export function Write() {
   const leftOver = useLeftOver(session);
   const unedited = useUnedited(session);
   const waiting = useWaiting(session);
+  const checks = useUnreadChecks(session, unedited);
   const marked = useMemo(
-    () => ({ leftOver: leftOver?.blocks ?? [], unedited, waiting }),
-    [leftOver, unedited, waiting],
+    () => ({ leftOver: leftOver?.blocks ?? [], unedited, waiting, checks }),
+    [leftOver, unedited, waiting, checks],
   );
   useMarks(body, quiet ? null : inHand, marked);
   useLed(body, session.id);
+  const askAtOnce = useAskAtOnce(body);
+  // Somebody was led here to ask by a pattern.
+  const asked = useLocation().state as { pattern?: string; values?: FieldValue[] } | null;
+  useEffect(() => {
+    if (asked?.pattern) dispatch(patternAsked({ id: asked.pattern, values: asked.values ?? null }));
+  }, [asked, dispatch]);
   useEffect(() => {
     body.ask = (what) => {
       if (what === 'picture-picker') setPicking(true);
       else if (what === 'picture-file') file.current?.click();
       else if (what === 'embed') setEmbedding(true);
+      else if (what === 'pattern') dispatch(patternAsked({ id: '', values: null }));
+      else if (what === 'continue' || what === 'section') askAtOnce(what);
       else {
         addStep(body.editor, session.document.fields.nextStep.trim() || NEXT_STEP);
         setLinking(true);
@@ -71,12 +85,13 @@ export function Write() {
     return () => {
       body.ask = () => {};
     };
-  }, [body, session]);
+  }, [body, session, dispatch, askAtOnce]);
   // The next visit begins with everything in sight.
   useEffect(
     () => () => {
       dispatch(quietSet(false));
       dispatch(findingSet(false));
+      dispatch(patternAsked(null));
     },
     [dispatch],
   );
@@ -119,6 +134,7 @@ export function Write() {
       run: () => setPicking(true),
     },
   ]);
+  useHelpCommands(askAtOnce);
   const putIn = (src: string) => {
     setPicking(false);
     placePictures(body.editor, [src], { caret: true });
@@ -154,9 +170,10 @@ export function Write() {
                     role="note"
                     className="mb-3 border-l-[3px] border-ochre bg-ochre-wash px-3 py-2 text-[13px]"
                   >
-                    {counted(unedited.length, 'paragraph')} came back for a brief and{' '}
-                    {unedited.length === 1 ? 'is' : 'are'} not edited yet. Statements without a source stand
-                    in the notes.
+                    {counted(unedited.length, 'paragraph stands', 'paragraphs stand')} as{' '}
+                    {unedited.length === 1 ? 'it was' : 'they were'} generated or came back. Change{' '}
+                    {unedited.length === 1 ? 'it' : 'them'}, or say in Sources that you have read{' '}
+                    {unedited.length === 1 ? 'it' : 'them'}.
                   </p>
                 )}
               </>
@@ -205,6 +222,7 @@ export function Write() {
                   />
                 </Editable>
                 <EditorContent editor={body.editor} />
+                <SheetPlace body={body} />
               </div>
             </div>
             {!quiet && (

@@ -3,6 +3,7 @@ import type { RootState } from '../../../../state/store.ts';
 import { useAppSelector } from '../../../../state/store.ts';
 import { Editable } from '../../frame/editable.tsx';
 import { Ledger } from '../../ledger/ledger.tsx';
+import { HelpLens } from '../help/help-lens.tsx';
 import { LanguageLens } from './language/language-lens.tsx';
 import type { LensProps } from './lens-props.ts';
 import { LinksLens } from './links/links-lens.tsx';
@@ -36,6 +37,16 @@ function LedgerLens() {
 /** The lenses in the order of the strip. */
 export const LENSES: readonly Lens[] = [
   { id: 'notes', name: 'Notes', count: (_post, { notes }) => notes.length, component: Notes },
+  {
+    id: 'patterns',
+    name: 'Patterns',
+    count: () => null,
+    component: (props) => (
+      <Editable>
+        <HelpLens {...props} />
+      </Editable>
+    ),
+  },
   {
     id: 'terms',
     name: 'Terms',

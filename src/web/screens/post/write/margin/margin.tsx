@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useLocation } from 'react-router';
 import { openComments } from '../../../../../core/review/index.ts';
 import { database } from '../../../../data/database.ts';
@@ -21,6 +21,10 @@ export function Margin(props: Omit<LensProps, 'notes' | 'study'>) {
   const comments = review ? openComments(review).length : 0;
   const led = (useLocation().state as { lens?: string } | null)?.lens;
   const [chosen, setChosen] = useState(led ?? LENSES[0].id);
+  const pattern = useAppSelector((state) => state.view.pattern);
+  useEffect(() => {
+    if (pattern !== null) setChosen('patterns');
+  }, [pattern]);
   const { component: Shown } = LENSES.find(({ id }) => id === chosen) ?? LENSES[0];
   return (
     <TabSet value={chosen} onChange={setChosen} upright className="flex flex-1 items-stretch">

@@ -1,6 +1,7 @@
 import { Editor } from '@tiptap/core';
 import { closeHistory } from '@tiptap/pm/history';
 import type { Node as ProseNode } from '@tiptap/pm/model';
+import type { Transaction } from '@tiptap/pm/state';
 import { search } from 'prosemirror-search';
 import {
   type Block,
@@ -18,6 +19,7 @@ import { type Ask, insertMenu } from './insert-menu.tsx';
 import { notesPlugin } from './notes-plugin.ts';
 import { pasteHandlers } from './paste.ts';
 import { pastedTitles } from './pasted-titles.ts';
+import { textPlacePlugin } from './text-place-plugin.ts';
 
 /** Blocks from which the browser lays out only what is in sight. */
 const LONG_DRAFT_BLOCKS = 250;
@@ -92,6 +94,7 @@ export class BodyEditor implements BodyOwner {
     });
     this.read();
     this.editor.registerPlugin(notesPlugin());
+    this.editor.registerPlugin(textPlacePlugin());
     this.editor.registerPlugin(search());
     this.editor.registerPlugin(
       pastedTitles(
@@ -106,6 +109,11 @@ export class BodyEditor implements BodyOwner {
     const { doc } = this.editor.state;
     if (this.known?.doc !== doc) this.known = { doc, draft: withoutTrailingLine(this.reading.read(doc)) };
     return this.known.draft;
+  }
+
+  /** What the draft would be after a step that is not taken. */
+  after(tr: Transaction): Draft {
+    return withoutTrailingLine(this.reading.read(tr.doc));
   }
 
   /** Puts a draft in by replacing only the stretch that differs. */

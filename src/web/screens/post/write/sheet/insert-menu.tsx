@@ -6,7 +6,14 @@ import { type Ref, useEffect, useId, useImperativeHandle, useRef, useState } fro
 import { addFootnote, setMore } from './put-in.ts';
 
 /** What the menu can ask of the screen around the sheet. */
-export type Ask = 'picture-file' | 'picture-picker' | 'embed' | 'next-step';
+export type Ask =
+  | 'picture-file'
+  | 'picture-picker'
+  | 'embed'
+  | 'next-step'
+  | 'continue'
+  | 'section'
+  | 'pattern';
 
 interface Insert {
   name: string;
@@ -103,6 +110,30 @@ const INSERTS: readonly Insert[] = [
     name: 'Code',
     words: 'block listing',
     run: (editor, range) => cleared(editor, range).setCodeBlock().run(),
+  },
+  {
+    name: 'Continue the text',
+    words: 'write help generate go on',
+    run: (editor, range, ask) => {
+      cleared(editor, range).run();
+      ask('continue');
+    },
+  },
+  {
+    name: 'Section from its notes',
+    words: 'write help generate draft',
+    run: (editor, range, ask) => {
+      cleared(editor, range).run();
+      ask('section');
+    },
+  },
+  {
+    name: 'Any pattern',
+    words: 'write help generate ask',
+    run: (editor, range, ask) => {
+      cleared(editor, range).run();
+      ask('pattern');
+    },
   },
 ];
 

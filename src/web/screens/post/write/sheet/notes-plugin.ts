@@ -7,16 +7,16 @@ export interface MarkedPlace {
   blockId: string;
   start: number;
   end: number;
-  look: 'use' | 'use-variant' | 'noted' | 'in-hand' | 'left-over' | 'unedited' | 'waiting';
+  look: 'use' | 'use-variant' | 'noted' | 'in-hand' | 'left-over' | 'unedited' | 'waiting' | 'check-this';
   /** The criterion that speaks of it, for finding its note by a click. */
   criterion: string | null;
-  /** What the outline notes for a heading that waits for its text. */
+  /** What the outline notes for a heading that waits for its text; what is to be checked. */
   note?: string;
 }
 
 const WHOLE: Partial<Record<MarkedPlace['look'], string>> = {
   'left-over': 'As in the post that this one was begun from',
-  unedited: 'Came back for a brief and is not edited yet',
+  unedited: 'As it was generated or came back: not edited or read yet',
   waiting: 'Planned in the outline: counts and goes out once something stands below it',
 };
 
@@ -81,6 +81,7 @@ function decorate(doc: ProseNode, places: readonly MarkedPlace[]): DecorationSet
         out.push(
           Decoration.inline(at + 1 + Math.min(start, size), at + 1 + Math.min(end, size), {
             class: look,
+            ...(look === 'check-this' && note ? { title: note } : {}),
             ...data,
           }),
         );

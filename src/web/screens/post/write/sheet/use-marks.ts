@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import type { ScoreReport } from '../../../../../core/criteria/index.ts';
 import { useAppSelector } from '../../../../state/store.ts';
+import type { PieceCheck } from '../../../../workers/writing.ts';
 import type { BodyEditor } from './body-editor.ts';
 import { type MarkedPlace, NOTES_META } from './notes-plugin.ts';
 
@@ -8,7 +9,12 @@ import { type MarkedPlace, NOTES_META } from './notes-plugin.ts';
 export function useMarks(
   body: BodyEditor,
   inHand: string | null,
-  marked: { leftOver: readonly string[]; unedited: readonly string[]; waiting: ReadonlyMap<string, string> },
+  marked: {
+    leftOver: readonly string[];
+    unedited: readonly string[];
+    waiting: ReadonlyMap<string, string>;
+    checks: ReadonlyMap<string, PieceCheck>;
+  },
 ): void {
   const last = useRef<{ body: BodyEditor | null; drawn: string }>({ body: null, drawn: '' });
   const report = useAppSelector((state) => state.openPost.report);
@@ -19,6 +25,13 @@ export function useMarks(
     for (const blockId of marked.leftOver) whole(blockId, 'left-over');
     for (const blockId of marked.unedited) whole(blockId, 'unedited');
     for (const [blockId, note] of marked.waiting) whole(blockId, 'waiting', note);
+    for (const [blockId, { unsupported, shared }] of marked.checks) {
+      const check = (start: number, end: number, note: string) =>
+        places.push({ blockId, start, end, look: 'check-this', criterion: null, note });
+      for (const { start, end } of unsupported)
+        check(start, end, 'Check this: neither the study nor the site nor the brief has it');
+      for (const { start, end, page } of shared) check(start, end, `Word for word as on a page of ${page}`);
+    }
     // Marks that are the same have moved with the text by themselves: drawing them again costs more than all else.
     const drawn = JSON.stringify(places);
     if (last.current.body === body && last.current.drawn === drawn) return;

@@ -7,6 +7,7 @@ import { useLook } from '../use-look.ts';
 import { Figures } from './figures.tsx';
 import { PlaceList } from './place-list.tsx';
 import { SharedList } from './shared-list.tsx';
+import { UnreadList } from './unread-list.tsx';
 
 /** Whose words and figures the post holds. */
 export function SourcesLens({ body }: Pick<LensProps, 'body'>) {
@@ -20,6 +21,7 @@ export function SourcesLens({ body }: Pick<LensProps, 'body'>) {
   const timely = (criteria as CriterionResult[]).find(({ id }) => id === 'timely');
   return (
     <section aria-label="Sources" className="min-w-0 flex-1 px-4 pt-3 pb-10 text-[13px]">
+      <UnreadList body={body} />
       {answer ? (
         <>
           {answer.figures ? (

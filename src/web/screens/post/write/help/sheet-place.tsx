@@ -1,0 +1,37 @@
+import { useEffect, useState } from 'react';
+import { createPortal } from 'react-dom';
+import { usePost } from '../../frame/post-context.ts';
+import type { BodyEditor } from '../sheet/body-editor.ts';
+import { hideTextPlace, showTextPlace } from '../sheet/text-place-plugin.ts';
+import { TextPlaceView } from './text-place-view.tsx';
+import { useTextPlace } from './use-run.ts';
+
+/** The element in each sheet that holds the place; it stays the same while the place is open, wherever the writer goes. */
+const holders = new WeakMap<BodyEditor, { key: string; dom: HTMLElement }>();
+
+/** The text that is not yet taken, in its own place in the sheet. */
+export function SheetPlace({ body }: { body: BodyEditor }) {
+  const { session } = usePost();
+  const place = useTextPlace(session.id);
+  const [dom, setDom] = useState<HTMLElement | null>(null);
+  const key = place?.key ?? null;
+  useEffect(() => {
+    if (key === null) {
+      hideTextPlace(body.editor);
+      holders.delete(body);
+      setDom(null);
+      return;
+    }
+    let holder = holders.get(body);
+    if (holder?.key !== key) {
+      const element = document.createElement('div');
+      element.contentEditable = 'false';
+      element.className = 'text-place';
+      holder = { key, dom: element };
+      holders.set(body, holder);
+      showTextPlace(body.editor, element);
+    }
+    setDom(holder.dom);
+  }, [body, key]);
+  return place && dom ? createPortal(<TextPlaceView key={place.key} place={place} body={body} />, dom) : null;
+}

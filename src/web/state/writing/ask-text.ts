@@ -1,0 +1,181 @@
+import { defaultProfile } from '../../../core/criteria/index.ts';
+import type { OutlineItem } from '../../../core/outline/index.ts';
+import { writingOf } from '../../../core/site/index.ts';
+import {
+  type Along,
+  entriesOf,
+  type FieldValue,
+  fieldValue,
+  type Known,
+  type Pattern,
+  readAnswer,
+  requestOf,
+  SHIPPED_PATTERNS,
+  subjectOfPlace,
+  type TextRequest,
+  withValue,
+} from '../../../core/writing/index.ts';
+import { askedOf } from '../../data/generations.ts';
+import type { SiteRow } from '../../data/post-rows.ts';
+import { textService } from '../../services/text-service.ts';
+import { studyWorker } from '../../workers/study-client.ts';
+import type { WritingPlace } from '../../workers/writing.ts';
+import type { PostSession } from '../post/post-session.ts';
+import { type TextPart, TextRun } from './text-run.ts';
+
+/** Where in a post a text is asked for. */
+export interface AskedAt {
+  blockId: string | null;
+  selection: string;
+  picture: Known['picture'];
+}
+
+export const NOWHERE: AskedAt = { blockId: null, selection: '', picture: null };
+
+/** What is asked for: a pattern with its fields, and what goes along. */
+export interface TextWish {
+  pattern: Pattern;
+  values: FieldValue[];
+  along: readonly Along[];
+  at: AskedAt;
+}
+
+/** The post in hand as a text for it is asked for. */
+export const writingPlace = (session: PostSession, at: AskedAt, about: string[] = []): WritingPlace => ({
+  siteId: session.siteId,
+  postId: session.id,
+  document: session.document,
+  outline: [...session.content.outline] as OutlineItem[],
+  about,
+  ...at,
+});
+
+/** Everything that a text for the post in hand can stand on. */
+export async function knownFor(session: PostSession, at: AskedAt, about: string[] = []): Promise<Known> {
+  return (await studyWorker()).known(writingPlace(session, at, about));
+}
+
+/** What a wish is about beside the post: its heading, its questions. */
+export const aboutOf = (values: readonly FieldValue[], known: Pick<Known, 'around'> | null): string[] =>
+  [
+    fieldValue(values, 'heading'),
+    fieldValue(values, 'question'),
+    ...entriesOf(values, 'questions'),
+    known?.around ? subjectOfPlace(known.around) : '',
+  ].filter(Boolean);
+
+/** Values as they tell one wish from another: how many results are wished for makes no difference. */
+const sameWish = (values: readonly FieldValue[]) =>
+  JSON.stringify(
+    values
+      .filter(({ id, value }) => id !== 'count' && value.trim() !== '')
+      .map(({ id, value }) => [id, value.trim()])
+      .sort(),
+  );
+
+/** Earlier answers to the same wish for a post, in pieces, the earliest first. */
+async function earlierAnswers(session: PostSession, { pattern, values, at }: TextWish) {
+  const rows = await askedOf(session.siteId, session.id);
+  const same = rows.filter(
+    ({ asked }) =>
+      asked.pattern === pattern.id &&
+      sameWish(asked.values) === sameWish(values) &&
+      // What is done to a selection depends on it.
+      (at.selection === '' ||
+        asked.messages.some(({ content }) => content.includes(at.selection.slice(0, 200)))),
+  );
+  const isList = pattern.readAs === 'lines' || pattern.readAs === 'headings';
+  return {
+    count: same.length,
+    before: same
+      .reverse()
+      .flatMap(({ output }) => (isList ? readAnswer(output, pattern.readAs) : output.trim() ? [output] : [])),
+  };
+}
+
+/** The request of a wish as it would be sent now. */
+export async function requestFor(session: PostSession, site: SiteRow, wish: TextWish): Promise<TextRequest> {
+  const { pattern, values, along, at } = wish;
+  const first = aboutOf(values, null);
+  const known = await knownFor(session, at, first);
+  // What stands at the caret is known only now.
+  const about = aboutOf(values, pattern.along.includes('around') ? known : null);
+  const whole = about.length > first.length ? await knownFor(session, at, about) : known;
+  const { count, before } = await earlierAnswers(session, wish);
+  return requestOf({
+    pattern,
+    values,
+    known: whole,
+    along,
+    limits: (site.profile ?? defaultProfile).limits,
+    before,
+    seed: count,
+  });
+}
+
+/** A run of parts for the post in hand, by the service that its house chose. */
+export function runFor(
+  session: PostSession,
+  site: SiteRow,
+  parts: readonly TextPart[],
+  { group, until = null }: { group: string; until?: number | null },
+): TextRun {
+  const { way } = writingOf(site.house);
+  return new TextRun(parts, {
+    siteId: session.siteId,
+    postId: session.id,
+    way,
+    service: textService(way),
+    limits: (site.profile ?? defaultProfile).limits,
+    site: { titlePattern: site.titlePattern, name: site.name },
+    group,
+    until,
+  });
+}
+
+/** Asks for a text. */
+export const askText = (session: PostSession, site: SiteRow, wish: TextWish, group: string): TextRun =>
+  runFor(
+    session,
+    site,
+    [
+      {
+        lead: '',
+        name: wish.pattern.name,
+        prepare: async () => ({ ...wish, request: await requestFor(session, site, wish) }),
+      },
+    ],
+    { group },
+  );
+
+/** A pattern that comes along, by its id. */
+export function shippedPattern(id: string): Pattern {
+  const pattern = SHIPPED_PATTERNS.find((one) => one.id === id);
+  if (!pattern) throw new Error(`There is no pattern "${id}".`);
+  return pattern;
+}
+
+/** The patterns of a house: its own first, then those that come along. */
+export const patternsOf = ({ house }: SiteRow): Pattern[] => [...(house.patterns ?? []), ...SHIPPED_PATTERNS];
+
+/** The parts of a long text: a section for each heading of the outline, `words` shared out among them. */
+export function sectionParts(
+  session: PostSession,
+  site: SiteRow,
+  items: readonly OutlineItem[],
+  { words, values, along }: { words: number; values: readonly FieldValue[]; along: readonly Along[] },
+): TextPart[] {
+  const pattern = shippedPattern('section');
+  const each = String(Math.max(40, Math.round(words / Math.max(1, items.length))));
+  return items.map(({ level, text, note }) => ({
+    lead: `${'#'.repeat(level)} ${text}\n\n`,
+    name: text,
+    prepare: async () => {
+      let own = withValue(values, 'heading', text);
+      own = withValue(own, 'notes', note);
+      own = withValue(own, 'length', each);
+      const wish: TextWish = { pattern, values: own, along, at: NOWHERE };
+      return { ...wish, request: await requestFor(session, site, wish) };
+    },
+  }));
+}
