@@ -94,6 +94,9 @@ async function sourcesOf({ siteId, postId, document, outline }: WritingPlace): P
   ]);
   if (sources?.key === key) return sources.texts;
   const texts = new SourceTexts([own.replace(/\\n/g, '\n')]);
+  // What the stand-in counts: "three of 14 studied pages".
+  const taken = (study?.pages ?? []).filter(({ left, problem }) => !left && problem === '').length;
+  texts.add(`${taken} studied pages`);
   const keys = (study?.pages ?? []).filter(({ left }) => !left).map((page) => page.key);
   const contents = await pageContents(siteId, keys.filter(Boolean));
   for (const { title, publisher, key: page } of study?.pages ?? []) {
@@ -165,8 +168,10 @@ export const writing = {
     );
     for (const { key, publisher, title, address } of pages) {
       const content = contents.get(key);
+      // A quotation that names its page is one.
       for (const { block, start, end } of content ? own.sharedWith(documentOfPage(content).draft.blocks) : [])
-        checks[block].shared.push({ start, end, page: publisher || title, address });
+        if (!texts[block].includes(`— ${publisher}`))
+          checks[block].shared.push({ start, end, page: publisher || title, address });
     }
     return checks;
   },

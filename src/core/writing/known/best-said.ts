@@ -15,10 +15,21 @@ export interface BestSaid {
   text: string;
   /** Above 0; comparable between texts for one want. */
   value: number;
+  /** How far the sentence says it by itself, 0-1. */
+  alone: number;
 }
 
 /** Below a heading that says what is wanted the first sentences answer it. */
 const BELOW_HEADING = 0.6;
+/** What a figure counts where an amount is asked for. */
+const FIGURE = 0.7;
+const ASKS_AMOUNT =
+  /^how (?:much|many|long|far|often|heavy|big|large|old|fast|high|wide|deep|hot|cold|hard|tight)\b/i;
+/** What it counts that a sentence tells what to do, where that is asked. */
+const TELLS = 0.35;
+const ASKS_HOW = /^how (?:to|do|can|should|does) (?:i|you|we|one)?\b/i;
+const TELLS_HOW =
+  /\b(?:you can|you (?:need|have) to|by \p{Ll}+ing|use|run|type|press|set|put|take|make sure|with the)\b/iu;
 /** Two sentences that share so many of the shorter one's stems say the same. */
 const SAME = 0.6;
 
@@ -55,6 +66,8 @@ export function bestSaid(
   bases: WordBases,
 ): BestSaid[] {
   const found: BestSaid[] = [];
+  const asksHow = ASKS_HOW.test(whole.text.trim());
+  const isAmount = ASKS_AMOUNT.test(whole.text.trim());
   for (const { heading, sentences } of sections) {
     const head = new Set(stemsSaid(heading, bases));
     const headed = saying(beyond, (each) => head.has(each)) >= SAYS;
@@ -69,7 +82,17 @@ export function bestSaid(
       if (!headed && (near < SAYS_IN_TEXT || alone === 0)) return;
       // A sentence that names the query too is about it: others only happen to hold the rest.
       const all = saying(whole, (each) => stems[at].has(each));
-      found.push({ text, value: near + alone + 1.5 * all + (headed ? BELOW_HEADING / (1 + at) : 0) });
+      // Whoever asks how much wants a figure: where it stands in the next sentence, both are the answer.
+      const next = sentences[at + 1] ?? '';
+      const isFigured = /\d/.test(text);
+      const withNext = isAmount && !isFigured && /\d/.test(next) && !next.endsWith('?');
+      const told = asksHow && TELLS_HOW.test(text) ? TELLS : 0;
+      const figure = !isAmount ? 0 : isFigured ? FIGURE : withNext ? FIGURE / 2 : 0;
+      found.push({
+        text: withNext ? `${text} ${next}` : text,
+        value: near + alone + 1.5 * all + figure + told + (headed ? BELOW_HEADING / (1 + at) : 0),
+        alone,
+      });
     });
   }
   found.sort((a, b) => b.value - a.value || (a.text < b.text ? -1 : 1));

@@ -1,4 +1,5 @@
 import type { WordBases } from '../../language/index.ts';
+import { SAYS } from '../../meaning/index.ts';
 import type { PageReading, Study } from '../../study/index.ts';
 import { sentencesIn } from '../sentences.ts';
 import { bestSaid, type SaidSection, saidSections, saysSame, wantedOf } from './best-said.ts';
@@ -139,7 +140,7 @@ export function knownAbout(
             bestSaid(want, [section], 1, bases).flatMap((one) => {
               const here = tellingStems(`${title} ${section.heading} ${one.text}`);
               const held = subject.filter((each) => here.has(each)).length;
-              return held * 2 >= subject.length ? [{ ...one, title, address }] : [];
+              return held * 2 >= subject.length && one.alone >= SAYS ? [{ ...one, title, address }] : [];
             }),
           ),
     )

@@ -1,13 +1,7 @@
 import type { Limits } from '../../criteria/index.ts';
 import { DESCRIPTION_SIZE, effectiveMetaTitle, pixelWidth, TITLE_SIZE } from '../../listing/index.ts';
 import { type FieldValue, fieldValue, type Pattern } from './pattern.ts';
-import { pixelsOf, wordsWished } from './request.ts';
-
-/** How a meta title is shown: with the pattern of the site. */
-export interface TitleShown {
-  titlePattern: string | null;
-  name: string;
-}
+import { pixelsOf, type TitleShown, wordsWished } from './request.ts';
 
 /** A piece of an answer and what it misses; null: it keeps to everything. */
 export interface CheckedPiece {

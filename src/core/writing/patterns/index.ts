@@ -11,7 +11,6 @@ export {
   type CheckedPiece,
   checkedPieces,
   pieceWidth,
-  type TitleShown,
   wordsOf,
 } from './check-answer.ts';
 export { fieldFaults, filledFields, MOST_RESULTS, resultsWished } from './fill.ts';
@@ -46,6 +45,7 @@ export {
   pixelsOf,
   requestOf,
   type TextRequest,
+  type TitleShown,
   wordsWished,
 } from './request.ts';
 export { PATTERN_GROUP_NAMES, SHIPPED_PATTERNS } from './shipped-patterns.ts';

@@ -1,4 +1,5 @@
 import type { Limits } from '../../criteria/index.ts';
+import { effectiveMetaTitle, pixelWidth, TITLE_SIZE } from '../../listing/index.ts';
 import { type Known, type KnownStudy, type Quoted, sectionsText } from '../known/index.ts';
 import { voiceRules } from '../voice/index.ts';
 import { type Along, type FieldValue, fieldValue, type Pattern, type WritingRecipe } from './pattern.ts';
@@ -174,6 +175,28 @@ export function pixelsOf(pattern: Pattern, limits: Limits): [number, number] | n
   return ramp && [ramp[1] ?? 0, ramp[2] ?? Number.POSITIVE_INFINITY];
 }
 
+/** How a meta title is shown: with the pattern of the site. */
+export interface TitleShown {
+  titlePattern: string | null;
+  name: string;
+}
+
+/** A title of about the length that most have: a pattern that is put behind it takes the same room behind any. */
+const SOME_TITLE = 'A title of about forty characters or so';
+
+/** Pixels that are left for a piece itself, without what the site's pattern puts behind a title. */
+function ownPixels(
+  pattern: Pattern,
+  limits: Limits,
+  { titlePattern, name }: TitleShown,
+): [number, number] | null {
+  const pixels = pixelsOf(pattern, limits);
+  if (!pixels || pattern.rules.width !== 'title') return pixels;
+  const whole = effectiveMetaTitle('', SOME_TITLE, titlePattern, name);
+  const behind = pixelWidth(whole, TITLE_SIZE) - pixelWidth(SOME_TITLE, TITLE_SIZE);
+  return [Math.max(0, pixels[0] - behind), Math.max(0, pixels[1] - behind)];
+}
+
 /** How wide a line is in the words of somebody who cannot measure it: letters, at about so many pixels each. */
 const PIXELS_A_LETTER = { title: 9.6, description: 6.4 };
 
@@ -191,6 +214,8 @@ export interface RequestWish {
   /** What goes along; a part that the pattern does not name does not. */
   along: readonly Along[];
   limits: Limits;
+  /** How a meta title is shown. */
+  site: TitleShown;
   /** Answers that came before for the same values. */
   before: readonly string[];
   seed: number;
@@ -209,11 +234,20 @@ const MOST_BEFORE = 12;
  * The request of a pattern: a system message of the house, its voice and the rules of truth; a user message of the request with
  * its fields, then of what goes along. What does not go along does not stand in `compose` either.
  */
-export function requestOf({ pattern, values, known, along, limits, before, seed }: RequestWish): TextRequest {
+export function requestOf({
+  pattern,
+  values,
+  known,
+  along,
+  limits,
+  site,
+  before,
+  seed,
+}: RequestWish): TextRequest {
   const parts = pattern.along.filter((part) => along.includes(part));
   const goes = (part: Along) => parts.includes(part);
   const bare = withoutParts(known, goes);
-  const pixels = pixelsOf(pattern, limits);
+  const pixels = ownPixels(pattern, limits, site);
   const system = [
     goes('house') && houseText(bare),
     goes('voice') && bare.voice && voiceRules(bare.voice),

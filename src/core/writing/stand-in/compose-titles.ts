@@ -88,7 +88,7 @@ function titlesFor(order: ComposeOrder): string[] {
       const questions = asked.length;
       if (questions >= 3)
         out.push(`${subject}: ${questions <= 12 ? inWords(questions) : questions} questions answered`);
-      if (brief.title && !brief.title.toLowerCase().includes(keyword.toLowerCase()))
+      if (brief.title && titleLikeness(brief.title, keyword) < 0.3)
         out.push(`${subject}: ${inside(brief.title)}`);
     }
     const whole = wholes[round];

@@ -57,7 +57,9 @@ export function voiceLines(figures: VoiceFigures, sentences: readonly string[]):
       ? 'The reader is asked questions now and then.'
       : figures.questions >= 0.02
         ? 'A question to the reader is rare.'
-        : 'The text asks no questions.',
+        : figures.questions > 0
+          ? 'The text hardly ever asks a question.'
+          : 'The text asks no questions.',
     `${percent(figures.questions)} of the sentences are questions, ${percent(figures.exclamations)} end with an exclamation mark.`,
     examplesOf(sentences, /\?$/),
   );
@@ -143,7 +145,7 @@ const personSaid = ({ we, you, i }: VoiceFigures['person']): RegExp =>
 
 const headingRule = ({ words, questions, orders, howTo, sentenceCase }: VoiceFigures['headings']) =>
   [
-    `Headings have about ${words} words`,
+    `Headings have about ${words} ${words === 1 ? 'word' : 'words'}`,
     sentenceCase >= 0.7
       ? 'with capitals as in a sentence'
       : sentenceCase <= 0.3

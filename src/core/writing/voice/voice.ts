@@ -16,7 +16,7 @@ export interface Quartiles {
 export interface VoiceWord {
   word: string;
   uses: number;
-  /** Uses that as many words of general English would have. */
+  /** Uses that as many words of English writing would have, estimated from counts of speech. */
   expected: number;
   /** A sentence with it; empty for a word that is never used. */
   example: string;
@@ -59,9 +59,9 @@ export interface VoiceFigures {
 /** Samples of fewer words say too little. */
 export const LEAST_SAMPLE_WORDS = 300;
 /** Words that English uses so often that a house which never does avoids them. */
-const LEAST_EXPECTED = 6;
-/** A favourite stands so much more often than in English, and so often in so many of the posts. */
-const FAVOURED = 6;
+const LEAST_EXPECTED = 1.5;
+/** A favourite stands so many times as often as English writing has it, and so often at least. */
+const FAVOURED = 1.8;
 const LEAST_USES = 4;
 const MOST_WORDS = 12;
 
@@ -147,19 +147,52 @@ function openingsOf(sentences: readonly string[]): VoiceFigures['openings'] {
     .slice(0, 6);
 }
 
-/** Words of attitude and manner, by which voices differ whatever they write about. */
-const MANNER = new Set(
-  `really very quite rather just simply actually basically literally truly absolutely completely totally extremely incredibly
-amazing great awesome perfect best better easy easily simple quick quickly fast new important essential crucial key ultimate
-however therefore moreover furthermore thus hence additionally although though while still yet also even only perhaps maybe
-probably usually often sometimes always never mostly almost nearly about roughly around enough plenty
-should must can could may might need want try love hate hope think know feel believe guess
-things stuff bit lot lots kind sort guys folks people everyone everybody anyone
-good bad nice lovely fine right wrong sure exactly certainly definitely obviously clearly
-please thanks sorry yes no okay well anyway`
+/** Words of emphasis, judgement and vagueness, by which voices differ whatever they write about; those that a house never uses it avoids. */
+const EMPHASIS = new Set(
+  `really very quite just simply actually basically literally truly absolutely completely totally extremely incredibly
+amazing great awesome perfect best easy easily quickly important essential crucial key ultimate huge
+things stuff lot guys folks obviously clearly definitely certainly maybe probably always never`
     .split(/\s+/)
     .filter(Boolean),
 );
+/** Words that join and hedge; writing has so many times more of them than the spoken English that the counts are of. */
+const JOINING_WORDS: ReadonlyMap<string, number> = new Map([
+  ['also', 3],
+  ['although', 6],
+  ['though', 1.5],
+  ['however', 8],
+  ['therefore', 8],
+  ['thus', 10],
+  ['hence', 6],
+  ['moreover', 10],
+  ['furthermore', 10],
+  ['additionally', 8],
+  ['while', 2.5],
+  ['rather', 2],
+  ['often', 3],
+  ['usually', 3],
+  ['sometimes', 2],
+  ['mostly', 2.5],
+  ['nearly', 2],
+  ['roughly', 4],
+  ['perhaps', 1.5],
+  ['enough', 1],
+  ['even', 1],
+  ['still', 1],
+  ['yet', 1],
+  ['only', 1.5],
+  ['almost', 1.2],
+  ['plenty', 2],
+  ['nobody', 1.5],
+  ['everybody', 1],
+  ['exactly', 1],
+  ['should', 1.2],
+  ['must', 1.2],
+  ['may', 2.5],
+  ['might', 1],
+]);
+/** Times that spoken English has more of emphasis than writing has. */
+const SPOKEN = 2.5;
 
 function wordsOf(
   readings: readonly VoiceReading[],
@@ -178,22 +211,22 @@ function wordsOf(
           } else uses.set(word, { count: 1, posts: new Set([post]), example: sentence });
         }
   });
-  const expected = (word: string) => (wordCount(word) * words) / CORPUS_WORDS;
-  const least = Math.max(2, Math.ceil(readings.length / 3));
+  const inWriting = (word: string) => JOINING_WORDS.get(word) ?? (EMPHASIS.has(word) ? 1 / SPOKEN : 1);
+  const expected = (word: string) => (wordCount(word) * words * inWriting(word)) / CORPUS_WORDS;
+  // In a third of the posts at least: what one post repeats is that post's affair.
+  const least = Math.min(readings.length, Math.max(2, Math.ceil(readings.length / 3)));
   const favourites = [...uses]
-    .filter(([word, { count, posts }]) => {
-      const usual = expected(word);
-      // Words of the subject stand often too: it is the common words that a house prefers which make its voice.
-      return (
+    .filter(
+      ([word, { count, posts }]) =>
+        (EMPHASIS.has(word) || JOINING_WORDS.has(word)) &&
         count >= LEAST_USES &&
-        posts.size >= Math.min(least, readings.length) &&
-        (MANNER.has(word) ? count >= 1.8 * usual : isPlainWord(word) && count >= FAVOURED * usual)
-      );
-    })
+        posts.size >= least &&
+        count >= FAVOURED * expected(word),
+    )
     .map(([word, { count, example }]) => ({ word, uses: count, expected: expected(word), example }))
     .sort((a, b) => liking(b) - liking(a) || (a.word < b.word ? -1 : 1))
     .slice(0, MOST_WORDS);
-  const avoided = [...MANNER]
+  const avoided = [...EMPHASIS]
     .filter((word) => expected(word) >= LEAST_EXPECTED && (uses.get(word)?.count ?? 0) <= expected(word) / 8)
     .map((word) => ({ word, uses: uses.get(word)?.count ?? 0, expected: expected(word), example: '' }))
     .sort((a, b) => b.expected - a.expected || (a.word < b.word ? -1 : 1))
@@ -203,7 +236,3 @@ function wordsOf(
 
 /** Log likelihood of a word's uses against those expected (T. Dunning, Computational Linguistics 19, 1993), one side of it. */
 const liking = ({ uses, expected }: VoiceWord): number => uses * Math.log(uses / Math.max(expected, 0.05));
-
-/** Common words that belong to no subject: adverbs, conjunctions and their like. */
-const isPlainWord = (word: string): boolean =>
-  !isFunctionWord(word) && wordCount(word) > CORPUS_WORDS / 20_000 && MANNER.has(word);

@@ -108,6 +108,7 @@ export async function requestFor(session: PostSession, site: SiteRow, wish: Text
     known: whole,
     along,
     limits: (site.profile ?? defaultProfile).limits,
+    site: { titlePattern: site.titlePattern, name: site.name },
     before,
     seed: count,
   });
