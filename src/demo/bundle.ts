@@ -6,7 +6,7 @@ import { countingIds, readMarkdown } from '../core/draft/index.ts';
 import { pictureSize, readSiteFile } from '../core/formats/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
 import { type PerformanceRow, previewPerformance, readPerformance } from '../core/research/index.ts';
-import type { House } from '../core/site/index.ts';
+import { type House, STAND_IN } from '../core/site/index.ts';
 import type { DemoBundle } from '../web/data/demo-bundle.ts';
 import { type PostRow, pageRow } from '../web/data/post-rows.ts';
 import type { IdeaRow, ListRow } from '../web/data/research-rows.ts';
@@ -14,6 +14,7 @@ import { sceneOf } from '../web/data/scene.ts';
 import { sceneData, scoreKeys } from '../web/data/scene-data.ts';
 import { scoreRow } from '../web/data/score-row.ts';
 import { siteRow } from '../web/data/sites.ts';
+import { demoExamples, demoVoice } from './examples.ts';
 import { type DemoStudy, demoStudy, type StudyDemand } from './study.ts';
 
 const SITE_ID = 'site-1';
@@ -63,7 +64,7 @@ export function demoBundle(folder: string, studies: readonly DemoStudy[] = []): 
   const reading = readSiteFile(readFileSync(join(folder, 'site.json'), 'utf8'));
   if (reading.problem !== null) throw new Error(reading.problem);
   const house: House = JSON.parse(readFileSync(join(folder, 'house.json'), 'utf8'));
-  const site = { ...siteRow(SITE_ID, reading.site), house };
+  const bare = { ...siteRow(SITE_ID, reading.site), house };
   const pages = (reading.site.pages ?? [])
     .flatMap((page) => pageRow(SITE_ID, page) ?? [])
     .sort((a, b) => (a.path < b.path ? -1 : 1))
@@ -87,6 +88,8 @@ export function demoBundle(folder: string, studies: readonly DemoStudy[] = []): 
   });
   // The database hands posts and pictures out in the order of their keys; scores are filed under what that gives.
   posts.sort((a, b) => (a.row.id < b.row.id ? -1 : 1));
+  const voice = demoVoice(posts, MADE);
+  const site = { ...bare, house: { ...house, voices: [voice], writing: { way: STAND_IN, voice: voice.id } } };
   const media = join(folder, 'media');
   const pictures = readdirSync(media)
     .sort()
@@ -119,6 +122,7 @@ export function demoBundle(folder: string, studies: readonly DemoStudy[] = []): 
     ideas: readIdeas(folder),
     performance: readExport(folder),
     studies: [...studies],
+    generations: demoExamples(site, posts, studies[0] ?? null, voice),
   };
 }
 

@@ -4,7 +4,7 @@ import type { PerformanceRow } from '../../core/research/index.ts';
 import type { SitePage } from '../../core/site/index.ts';
 import type { PostRow, ScoreRow, SiteRow } from './post-rows.ts';
 import type { IdeaRow, ListRow } from './research-rows.ts';
-import type { StudyPageRow, StudyRow } from './study-rows.ts';
+import type { GenerationRow, StudyPageRow, StudyRow } from './study-rows.ts';
 
 /** The demo scenario as an empty database is filled with it. */
 export interface DemoBundle {
@@ -20,4 +20,6 @@ export interface DemoBundle {
   performance: PerformanceRow[];
   /** Studies with the content of their pages. */
   studies: { row: StudyRow; pages: StudyPageRow[] }[];
+  /** Texts that patterns have made already. */
+  generations: GenerationRow[];
 }

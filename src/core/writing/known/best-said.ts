@@ -90,7 +90,7 @@ export function bestSaid(
       const figure = !isAmount ? 0 : isFigured ? FIGURE : withNext ? FIGURE / 2 : 0;
       found.push({
         text: withNext ? `${text} ${next}` : text,
-        value: near + alone + 1.5 * all + figure + told + (headed ? BELOW_HEADING / (1 + at) : 0),
+        value: near + 1.6 * alone + 0.5 * all + figure + told + (headed ? BELOW_HEADING / (1 + at) : 0),
         alone,
       });
     });

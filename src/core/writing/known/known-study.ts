@@ -134,7 +134,8 @@ export function knownAbout(
   const subject = [...subjectOfPhrase(keyword).keys()];
   const own = posts
     .flatMap(({ title, address, sections }) =>
-      want.beyond.bare
+      // One word alone may mean another thing in another post.
+      want.beyond.bare || want.beyond.parts.length < 2
         ? []
         : sections.flatMap((section) =>
             bestSaid(want, [section], 1, bases).flatMap((one) => {

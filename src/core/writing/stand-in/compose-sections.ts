@@ -276,8 +276,11 @@ export function composeExample(order: ComposeOrder): Composed {
 
 /** A passage with what the pages say of it. */
 export function composeLonger(order: ComposeOrder): Composed {
-  const { selection } = order.known;
-  const notes = notesOn(selection, { ...order, before: [...order.before, selection] });
+  const { selection, around } = order.known;
+  const notes = notesOn(around ? subjectOfPlace(around) : selection, {
+    ...order,
+    before: [...order.before, selection],
+  });
   return {
     text: [selection, ...notes].filter(Boolean).join('\n\n'),
     note: notes.length > 0 ? NOTES : 'Nothing that was studied says more of this.',

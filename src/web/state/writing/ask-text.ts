@@ -1,5 +1,5 @@
 import { defaultProfile } from '../../../core/criteria/index.ts';
-import type { OutlineItem } from '../../../core/outline/index.ts';
+import { type OutlineItem, placeholderHeadings } from '../../../core/outline/index.ts';
 import { writingOf } from '../../../core/site/index.ts';
 import {
   type Along,
@@ -14,6 +14,7 @@ import {
   subjectOfPlace,
   type TextRequest,
   withValue,
+  wordsWished,
 } from '../../../core/writing/index.ts';
 import { askedOf } from '../../data/generations.ts';
 import type { SiteRow } from '../../data/post-rows.ts';
@@ -134,20 +135,55 @@ export function runFor(
   });
 }
 
-/** Asks for a text. */
-export const askText = (session: PostSession, site: SiteRow, wish: TextWish, group: string): TextRun =>
-  runFor(
-    session,
-    site,
-    [
-      {
-        lead: '',
-        name: wish.pattern.name,
-        prepare: async () => ({ ...wish, request: await requestFor(session, site, wish) }),
-      },
-    ],
-    { group },
+/** Words up to which a text is continued in one piece; a longer one goes on along the outline. */
+const IN_ONE_PIECE = 300;
+const FIRST_PIECE = 120;
+
+/** The parts of a text: one; or, of a long continuation, what comes next and then a section for each heading that waits. */
+function partsOf(
+  session: PostSession,
+  site: SiteRow,
+  wish: TextWish,
+): { parts: TextPart[]; until: number | null } {
+  const { pattern, values } = wish;
+  const words = wordsWished(pattern, values);
+  const waiting =
+    pattern.recipe === 'continue' && words !== null && words > IN_ONE_PIECE
+      ? waitingAfter(session, wish.at.blockId)
+      : [];
+  const isLong = waiting.length > 0 && words !== null;
+  const first = isLong ? { ...wish, values: withValue(values, 'length', String(FIRST_PIECE)) } : wish;
+  const one: TextPart = {
+    lead: '',
+    name: pattern.name,
+    prepare: async () => ({ ...first, request: await requestFor(session, site, first) }),
+  };
+  if (!isLong) return { parts: [one], until: null };
+  const { pattern: _, ...rest } = wish;
+  return {
+    parts: [one, ...sectionParts(session, site, waiting, { ...rest, words: words - FIRST_PIECE })],
+    until: words,
+  };
+}
+
+/** Headings of the outline that have no text yet, from the caret on. */
+function waitingAfter(session: PostSession, blockId: string | null): OutlineItem[] {
+  const { outline } = session.content;
+  const { blocks } = session.body;
+  const open = new Set(placeholderHeadings(session.body, outline));
+  const at = blockId === null ? blocks.length : blocks.findIndex(({ id }) => id === blockId);
+  const before = new Set(blocks.slice(0, Math.max(0, at + 1)).map(({ id }) => id));
+  const written = new Set(
+    blocks.flatMap(({ id, kind, text }) => (kind === 'heading' && !open.has(id) ? [text.trim()] : [])),
   );
+  return outline.filter(({ id, text }) => text.trim() !== '' && !before.has(id) && !written.has(text.trim()));
+}
+
+/** Asks for a text. */
+export function askText(session: PostSession, site: SiteRow, wish: TextWish, group: string): TextRun {
+  const { parts, until } = partsOf(session, site, wish);
+  return runFor(session, site, parts, { group, until });
+}
 
 /** A pattern that comes along, by its id. */
 export function shippedPattern(id: string): Pattern {

@@ -15,6 +15,7 @@ import { SectionsLens } from './sections/sections-lens.tsx';
 import { SourcesLens } from './sources/sources-lens.tsx';
 import { TermsLens } from './terms/terms-lens.tsx';
 import { TrialLens } from './trial/trial-lens.tsx';
+import { VoiceLens } from './voice/voice-lens.tsx';
 
 type OpenPost = RootState['openPost'];
 
@@ -68,6 +69,7 @@ export const LENSES: readonly Lens[] = [
   { id: 'pictures', name: 'Pictures', count: () => null, component: PicturesLens },
   { id: 'sources', name: 'Sources', count: () => null, component: SourcesLens },
   { id: 'language', name: 'Language', count: () => null, component: LanguageLens },
+  { id: 'voice', name: 'Voice', count: () => null, component: VoiceLens },
   { id: 'sections', name: 'Sections', count: () => null, component: SectionsLens },
   { id: 'ledger', name: 'Ledger', count: () => null, component: LedgerLens },
   {

@@ -3,6 +3,7 @@ import { useEditorState } from '@tiptap/react';
 import {
   Bold,
   Code,
+  Feather,
   Heading2,
   Heading3,
   Heading4,
@@ -24,7 +25,7 @@ import type { StepLook } from '../../../../../core/draft/index.ts';
 import { attempt } from '../../../../state/attempt.ts';
 import type { PostSession } from '../../../../state/post/post-session.ts';
 import { useAppDispatch } from '../../../../state/store.ts';
-import { findingSet } from '../../../../state/view.ts';
+import { findingSet, patternAsked } from '../../../../state/view.ts';
 import { FileInput } from '../../../../ui/file-button.tsx';
 import { IconButton } from '../../../../ui/icon-button.tsx';
 import { insertPictures } from '../pictures/insert-pictures.ts';
@@ -180,6 +181,13 @@ export function Toolbar({
     >
       {tools.map(tool)}
       <LinkPicker editor={editor} session={session} active={on.link} open={linking} setOpen={setLinking} />
+      {tool({
+        name: 'Write with a pattern',
+        keys: 'Ctrl Alt P',
+        icon: Feather,
+        active: false,
+        act: () => void dispatch(patternAsked({ id: '', values: null })),
+      })}
       <span className="ml-auto flex">
         {tool({
           name: 'Find and replace',

@@ -1,7 +1,8 @@
 import { lazy, Suspense, useState } from 'react';
 import { defaultProfile } from '../../../../../../core/criteria/index.ts';
 import { pictureOrder, pictureRules, shownPictures } from '../../../../../../core/pictures/index.ts';
-import { useAppSelector } from '../../../../../state/store.ts';
+import { useAppDispatch, useAppSelector } from '../../../../../state/store.ts';
+import { patternAsked } from '../../../../../state/view.ts';
 import { Button } from '../../../../../ui/button.tsx';
 import { Waiting } from '../../../../../ui/waiting.tsx';
 import { Editable } from '../../../frame/editable.tsx';
@@ -18,6 +19,7 @@ const OrderDialog = lazy(() =>
 /** The post's pictures: what each weighs, what is the matter with it, and the ways to mend that. */
 export function PicturesLens({ body }: Pick<LensProps, 'body'>) {
   const { session, site } = usePost();
+  const dispatch = useAppDispatch();
   // Each report tells that the post changed.
   useAppSelector((state) => state.openPost.report);
   const fields = useAppSelector((state) => state.openPost.fields);
@@ -64,6 +66,14 @@ export function PicturesLens({ body }: Pick<LensProps, 'body'>) {
           </ul>
         </>
       )}
+      <Editable>
+        <p className="mt-4 border-t pt-2 text-soft">
+          No picture for a place yet? Set the caret there.{' '}
+          <Button look="word" onClick={() => dispatch(patternAsked({ id: 'picture', values: null }))}>
+            Describe what it should show
+          </Button>
+        </p>
+      </Editable>
       <Suspense fallback={null}>
         {ordering && <OrderDialog plans={plans} rules={rules} onClose={() => setOrdering(false)} />}
       </Suspense>
