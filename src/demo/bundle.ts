@@ -122,7 +122,7 @@ export function demoBundle(folder: string, studies: readonly DemoStudy[] = []): 
     ideas: readIdeas(folder),
     performance: readExport(folder),
     studies: [...studies],
-    generations: demoExamples(site, posts, studies[0] ?? null, voice),
+    generations: studies.length > 0 ? demoExamples(site, posts, studies[0], voice) : [],
   };
 }
 

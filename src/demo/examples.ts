@@ -104,16 +104,16 @@ const rankOf = (id: string) => (FIRST.includes(id) ? FIRST.indexOf(id) : FIRST.l
 export function demoExamples(
   site: SiteRow,
   posts: Posts,
-  study: DemoStudy | null,
+  study: DemoStudy,
   voice: HouseVoice,
 ): GenerationRow[] {
   const bases = new WordBases(new Vocabulary());
-  const own = study ? studied(study, bases) : null;
+  const own = studied(study, bases);
   const limits = (site.profile ?? defaultProfile).limits;
   const places = [...posts]
     .sort((a, b) => rankOf(a.row.id) - rankOf(b.row.id))
     .map((at): Place => {
-      const goesBy = study?.row.posts.includes(at.row.id) || at.row.fields.keyword === own?.query;
+      const goesBy = study.row.posts.includes(at.row.id) || at.row.fields.keyword === own?.query;
       return { at, study: goesBy ? own : null };
     });
   const others = (id: string) =>

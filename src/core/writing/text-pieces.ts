@@ -32,11 +32,15 @@ function piece(markdown: string): TextPiece {
   return { markdown, kind: 'paragraph', sentences: sentencesIn(markdown) };
 }
 
+/** Characters that are written with a backslash stand aside, as characters that no text has, while marks are taken off. */
+const ASIDE = 0xe000;
+
 /** Markdown as it reads: without the marks of headings, quotes, lists, emphasis and links. */
 export const readable = (markdown: string): string =>
   markdown
+    .replace(/\\([\\`*_[\]<>])/g, (_, sign: string) => String.fromCharCode(ASIDE + sign.charCodeAt(0)))
     .replace(/^(?:#{1,6}|>|\s*(?:[-*+]|\d+[.)])) +/gm, '')
     .replace(/!?\[([^\]]*)\]\((?:<[^>]*>|[^)\s]*)\)/g, '$1')
     .replace(/(\*\*|__)(?=\S)([\s\S]*?\S)\1/g, '$2')
     .replace(/(?<![\p{L}\p{N}*])\*(?=\S)([^*\n]*?\S)\*(?![\p{L}\p{N}*])/gu, '$1')
-    .replace(/\\([\\`*_[\]<>])/g, '$1');
+    .replace(/[\ue000-\ue07f]/g, (sign) => String.fromCharCode(sign.charCodeAt(0) - ASIDE));

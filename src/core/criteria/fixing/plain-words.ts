@@ -84,10 +84,16 @@ const ANY = new RegExp(
   'giu',
 );
 
+const DETERMINED =
+  /^\s+(?:the|our|your|my|his|her|its|their|this|that|these|those|us|them|it|you|which|whom)\b/i;
+
 /** Longer words of a text with the plain ones for them, in its order. */
 export function plainerWords(text: string): Change[] {
   return [...text.matchAll(ANY)].map((found) => {
-    const plain = PLAIN.get(found[0].toLowerCase())!;
+    const known = PLAIN.get(found[0].toLowerCase())!;
+    // "The majority of our tours" is "most of our tours", "the majority of tours" is "most tours".
+    const plain =
+      known === 'most' && DETERMINED.test(text.slice(found.index + found[0].length)) ? 'most of' : known;
     const first = /^\p{Lu}/u.test(found[0]) ? plain.charAt(0).toUpperCase() + plain.slice(1) : plain;
     return { start: found.index, end: found.index + found[0].length, text: first };
   });

@@ -9,7 +9,7 @@ export interface CandidateSentence {
 
 /** Sentences that lean on one before them, or on a picture beside them, say nothing by themselves. */
 const LEANS =
-  /^(?:it|its|this|that|these|those|they|them|their|he|she|his|her|but|and|so|then|also|however|therefore|instead|otherwise|such|both|here|there|the (?:former|latter|same|other|second|third|last)|another|one of (?:them|these)|as (?:above|mentioned|shown)|for (?:example|instance)|in (?:addition|this|that|other words)|if (?:so|not)|see|note|click|read|again|next|finally|second|third|yes|no|or)\b/i;
+  /^(?:it|its|this|that|these|those|they|them|their|he|she|his|her|but|and|so|then|also|however|therefore|instead|otherwise|such|both|here|there|the (?:former|latter)|the (?:same|other|second|third|last)(?= (?:is|was|are|one)\b|[,.])|another|one of (?:them|these)|as (?:above|mentioned|shown)|for (?:example|instance)|in (?:addition|this|that|other words)|if (?:so|not)|see|note|click|read|again|next|finally|second|third|yes|no|or)\b/i;
 /** Points elsewhere, or back, wherever it stands. */
 const POINTS =
   /\b(?:above|below|see (?:our|the|also)|the (?:picture|photo|table|chart|list) (?:above|below|shows)|click|subscribe|newsletter|cookies?|as I said|so far)\b/i;
@@ -22,6 +22,8 @@ export function standsAlone(sentence: string): boolean {
   if (!/^["“'‘(]?[\p{Lu}\d]/u.test(text) || !/[.!]["”'’)]?$/.test(text)) return false;
   // Code and markup are no sentences.
   if ((text.match(/[\\{}<>$=|^~#`]/g)?.length ?? 0) > 2 || text.startsWith('(')) return false;
+  // Half of what somebody said is no quotation.
+  if ((text.match(/["“”]/g)?.length ?? 0) % 2 === 1) return false;
   const words = text.split(/\s+/).length;
   return words >= SHORTEST && words <= LONGEST && !LEANS.test(text) && !POINTS.test(text);
 }

@@ -39,6 +39,8 @@ export interface TextRequest {
 
 /** Characters of the writer's own draft that go along at most. */
 const MOST_DRAFT = 24_000;
+/** Titles of own posts that go along where none of them is to be suggested again. */
+const MOST_TITLES = 300;
 /** Tokens of a word of English, with room. */
 const TOKENS_A_WORD = 2;
 const LEAST_TOKENS = 400;
@@ -50,7 +52,7 @@ function houseText({ house }: Known): string {
   return [
     house.name && `You write for the blog of ${house.name}.`,
     house.offer && `What it offers: ${house.offer}`,
-    house.avoid && `It never says: ${house.avoid}`,
+    house.avoid && `To be avoided: ${house.avoid}`,
   ]
     .filter(Boolean)
     .join('\n');
@@ -100,14 +102,19 @@ function studyText(study: KnownStudy): string {
 const aboutText = (about: Known['about']): string =>
   about
     .filter(({ said, own }) => said.length + own.length > 0)
-    .map(
-      ({ text, pages, said, own }) =>
-        `Of "${text}" ${pages} ${pages === 1 ? 'page says' : 'pages say'} something: ${[...said, ...own].map(quotedLine).join(' ')}`,
+    .map(({ text, pages, said, own }) =>
+      [
+        said.length > 0 &&
+          `Of "${text}" ${pages} ${pages === 1 ? 'page says' : 'pages say'} something: ${said.map(quotedLine).join(' ')}`,
+        own.length > 0 && `Of "${text}" the blog itself says: ${own.map(quotedLine).join(' ')}`,
+      ]
+        .filter(Boolean)
+        .join('\n'),
     )
     .join('\n');
 
 /** What goes along of one part; empty: there is nothing of it. */
-function partText(part: Along, known: Known): string {
+function partText(part: Along, known: Known, recipe: WritingRecipe): string {
   const { around, picture, outline, study, draft, selection, site } = known;
   switch (part) {
     case 'house':
@@ -141,6 +148,8 @@ function partText(part: Along, known: Known): string {
     case 'selection':
       return titled('The selected text', selection);
     case 'site':
+      if (recipe === 'ideas')
+        return titled('Posts that the blog has', list(known.titles.slice(0, MOST_TITLES)));
       return titled(
         'What the blog says already',
         site.map(({ title, said }) => `- ${title}${said.length > 0 ? `: ${said.join(' ')}` : ''}`).join('\n'),
@@ -162,7 +171,7 @@ function partText(part: Along, known: Known): string {
   }
 }
 
-const titled = (title: string, text: string) => (text.trim() === '' ? '' : `## ${title}\n${text.trim()}`);
+const titled = (title: string, text: string) => (text.trim() === '' ? '' : `# ${title}\n${text.trim()}`);
 
 /** The pixels within which a piece has to lie, by what the house wishes; null: any width. */
 export function pixelsOf(pattern: Pattern, limits: Limits): [number, number] | null {
@@ -262,7 +271,7 @@ export function requestOf({
     [asked, widthLine(pattern, pixels)].filter(Boolean).join('\n'),
     before.length > 0 &&
       `These were answered before; give others:\n${list(before.slice(-MOST_BEFORE).map((text) => text.replace(/\s+/g, ' ').slice(0, 200)))}`,
-    ...parts.map((part) => partText(part, bare)),
+    ...parts.map((part) => partText(part, bare, pattern.recipe)),
   ]
     .filter(Boolean)
     .join('\n\n');
@@ -273,7 +282,10 @@ export function requestOf({
       { role: 'user', content: user },
     ],
     temperature: before.length > 0 ? 0.9 : 0.7,
-    maxTokens: Math.max(LEAST_TOKENS, Math.ceil((words ?? 300) * TOKENS_A_WORD)),
+    maxTokens: Math.max(
+      LEAST_TOKENS,
+      Math.ceil((words ?? Math.max(300, bare.selection.split(/\s+/).length * 1.5)) * TOKENS_A_WORD),
+    ),
     compose: {
       recipe: pattern.recipe,
       known: bare,

@@ -97,7 +97,14 @@ export function composePlainer({ known }: ComposeOrder): Composed {
     note:
       exchanged + split === 0
         ? 'No word here has a plainer one that always means the same, and no sentence can be split by rule.'
-        : `${exchanged} words exchanged for plainer ones, ${split} sentences split.`,
+        : `${[
+            exchanged > 0
+              ? `${exchanged} ${exchanged === 1 ? 'word' : 'words'} exchanged for plainer ones`
+              : '',
+            split > 0 ? `${split} ${split === 1 ? 'sentence' : 'sentences'} split` : '',
+          ]
+            .filter(Boolean)
+            .join(', ')}.`,
   };
 }
 

@@ -60,6 +60,10 @@ function titlesFor(order: ComposeOrder): string[] {
     .filter((text) => text.trim().endsWith('?') && words(text) <= 12)
     .filter((text, at, all) => all.indexOf(text) === at);
   const own = asked.filter((text) => [...tellingStems(text)].some((each) => tellingStems(keyword).has(each)));
+  // What is asked of other things says nothing of what this post tells.
+  const aboutKeyword = (study?.questions ?? [])
+    .map(({ text }) => text)
+    .filter((text) => [...tellingStems(keyword)].every((each) => tellingStems(text).has(each)));
   // A heading that says the keyword again stands by itself.
   const told = tellingStems(keyword);
   const wholes = outline
@@ -76,13 +80,7 @@ function titlesFor(order: ComposeOrder): string[] {
     if (question) out.push(asTyped(question));
     if (round === 0) {
       if (isDoing(keyword)) out.push(`How to ${inside(keyword).replace(/^how to /i, '')}`);
-      else
-        out.push(
-          workingTitle(
-            keyword,
-            (study?.questions ?? []).map(({ text }) => text),
-          ).title,
-        );
+      else out.push(workingTitle(keyword, aboutKeyword).title);
       if (audience && words(audience) <= 4 && !/\bfor\b/i.test(keyword))
         out.push(`${subject} for ${inside(audience)}`);
       const questions = asked.length;

@@ -35,13 +35,19 @@ export function topicOf(heading: string, { study, brief }: Known): KnownTopic | 
   return best.near >= SAME_TOPIC ? best.topic : null;
 }
 
+const asKey = (text: string) =>
+  text
+    .trim()
+    .toLowerCase()
+    .replace(/[\s?.]+$/, '');
+
 /** What is known to be said of the very thing that is asked for, then what its topic says; none that says the same again. */
 export function saidOf(
   text: string,
   known: Known,
 ): { topic: KnownTopic | null; pages: number; said: Quoted[]; own: Quoted[] } {
   const topic = topicOf(text, known);
-  const about = known.about.find((one) => one.text === text);
+  const about = known.about.find((one) => asKey(one.text) === asKey(text));
   const said: Quoted[] = [];
   for (const one of [...(about?.said ?? []), ...(topic?.said ?? [])])
     if (!said.some((other) => saysSame(other.text, one.text))) said.push(one);
