@@ -36,6 +36,7 @@ import { keywordCsv, keywordsOf, phrasesOf, withPages } from './keywords.ts';
 import { pictureToWeight } from './picture.ts';
 import { proseOf, termsOf } from './prose.ts';
 import { startOfCommandLine } from './start.ts';
+import { streamedPieces } from './stream.ts';
 import { printStudyTable } from './study.ts';
 
 interface Row {
@@ -368,6 +369,11 @@ const rows: Record<string, () => Figure | Promise<Figure>> = {
     value: await pictureToWeight(),
     unit: 'of one decoding and encoding',
     bar: 2,
+  }),
+  'stream-500': async () => ({
+    value: await streamedPieces(),
+    unit: 'of 500 steps of a plain editor',
+    bar: 3,
   }),
   'publish-page': () => {
     const site = { ...emptyBlog('http://blog.example'), name: 'A blog' };

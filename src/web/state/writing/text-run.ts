@@ -152,6 +152,7 @@ export class TextRun implements TextInHand {
   private async run(): Promise<void> {
     const { until } = this.around;
     let finish: Finish = 'done';
+    const lacking: string[] = [];
     for (const [at, part] of this.parts.entries()) {
       if (this.stopping.signal.aborted) {
         finish = 'stopped';
@@ -161,10 +162,25 @@ export class TextRun implements TextInHand {
       const before = this.state.text === '' ? '' : `${this.state.text.trimEnd()}\n\n`;
       this.set({ text: before + part.lead });
       finish = await this.answer(await part.prepare(), before + part.lead);
+      // Where there is nothing to make one section from, the others may have something: its heading waits.
+      if (finish === 'failed' && this.parts.length > 1 && this.around.way.kind === 'stand-in') {
+        lacking.push(part.name);
+        finish = 'done';
+        continue;
+      }
       if (finish === 'failed' || finish === 'stopped') break;
       if (until !== null && wordsOf([this.state.text]) >= until) break;
     }
-    this.set({ finish, wait: null, part: null });
+    this.set({
+      finish,
+      wait: null,
+      part: null,
+      ...(lacking.length > 0
+        ? {
+            problem: `Nothing is known for ${lacking.map((name) => `“${name}”`).join(', ')}: the heading stands alone.`,
+          }
+        : {}),
+    });
   }
 
   /** Asks once, and again where a model's answer misses what was asked for. */
@@ -235,7 +251,10 @@ export class TextRun implements TextInHand {
     let text = '';
     let keptAt = 0;
     let lastKept: Promise<void> = Promise.resolve();
+    let keepTimer: ReturnType<typeof setTimeout> | null = null;
     const keep = (more: Partial<NonNullable<GenerationRow['asked']>> = {}) => {
+      if (keepTimer) clearTimeout(keepTimer);
+      keepTimer = null;
       keptAt = Date.now();
       row.output = text;
       row.title = bareTitle(text, pattern.name);
@@ -255,7 +274,8 @@ export class TextRun implements TextInHand {
       } else if (event.kind === 'piece') {
         text += event.text;
         this.show(lead + text);
-        if (Date.now() - keptAt > KEPT_EVERY) keep();
+        // What came last is kept too, however long the next piece takes.
+        keepTimer ??= setTimeout(() => keep(), Math.max(0, keptAt + KEPT_EVERY - Date.now()));
       } else {
         const { finish, model, problem, note } = event;
         keep({ finish, model, problem, note });
