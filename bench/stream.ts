@@ -54,7 +54,10 @@ async function openLongDraft(page: Page, base: string): Promise<void> {
     mimeType: 'text/markdown',
     buffer: Buffer.from(`---\ntitle: A long draft\n---\n\n${proseOf(20_000, 5)}`),
   });
-  await page.getByRole('region', { name: 'Account of the import' }).getByRole('link').click();
+  await page
+    .getByRole('region', { name: 'Account of the import' })
+    .getByRole('link', { name: /is a new post/ })
+    .click();
   await page.getByRole('textbox', { name: 'Draft' }).getByRole('paragraph').nth(30).click();
 }
 

@@ -9,30 +9,6 @@ import { root } from './prepare.mjs';
 
 const PORT = 4329;
 const POST = 'demo-fix-flat-bike-tyre';
-/** Two versions of a post, and a change since. */
-async function withVersions(page) {
-  const trail = page.getByRole('navigation', { name: 'Trail' });
-  const draft = page.getByRole('textbox', { name: 'Draft' });
-  const keep = async (name) => {
-    await page.getByRole('link', { name: 'Versions' }).click();
-    await page.getByLabel('Keep a version now').fill(name);
-    await page.getByRole('button', { name: 'Keep', exact: true }).click();
-    await page.getByRole('button', { name: new RegExp(name) }).waitFor();
-  };
-  await draft.waitFor();
-  await keep('As it went out');
-  await trail.getByRole('link', { name: 'Write' }).click();
-  await draft.click();
-  await page.keyboard.press('Control+Home');
-  await page.keyboard.insertText('A flat bike tyre is no reason to push. ');
-  await keep('With a new beginning');
-  await trail.getByRole('link', { name: 'Write' }).click();
-  await page.getByRole('textbox', { name: 'Meta title' }).fill('Flat bike tyre');
-  await page.getByText(/words? · saved/).waitFor();
-  await page.getByRole('link', { name: 'Versions' }).click();
-  await page.getByRole('button', { name: /As it went out/ }).click();
-  await page.getByRole('table', { name: 'Side by side' }).waitFor();
-}
 
 /** A seed with one of its phrases opened. */
 async function aroundASeed(page) {
@@ -98,17 +74,6 @@ async function withIdeas(page) {
   await page.getByRole('list', { name: 'New ideas' }).waitFor();
 }
 
-/** An endpoint without its token: what waits, and why. */
-async function withQueue(page) {
-  await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'House rules' }).click();
-  const section = page.getByRole('region', { name: 'Publishing' });
-  await section.getByLabel('Posts are sent to').selectOption('a Micropub endpoint');
-  await section.getByLabel('Address of the endpoint').fill('https://blog.example/micropub');
-  await page.goBack();
-  await page.getByRole('button', { name: 'Send it there' }).click();
-  await page.getByRole('region', { name: 'On the way' }).getByText('There is no token').waitFor();
-}
-
 /** What a reviewer says of words of the post, as the file that comes back. */
 const answer = (postId, comments) => ({
   name: 'answer.json',
@@ -147,6 +112,33 @@ async function withComments(page) {
   await page.getByText(/new comments/).waitFor({ state: 'hidden' });
 }
 
+/** A text that goes on from the caret, in its own place in the sheet, and the pattern that is in hand beside it. */
+async function continuing(page) {
+  const draft = page.getByRole('textbox', { name: 'Draft' });
+  await draft.getByRole('paragraph').last().click();
+  await page.keyboard.press('End');
+  await page.getByRole('tab', { name: 'Patterns' }).click();
+  await page.getByRole('button', { name: /^Continue/ }).click();
+  await page.getByRole('button', { name: 'Write it' }).click();
+  const place = page.getByRole('region', { name: /^Not yet taken/ });
+  await place.getByRole('button', { name: 'Try again' }).waitFor();
+  await place.getByText(/the score would be/).waitFor();
+}
+
+/** The titles of a guided start. */
+async function guided(page) {
+  await page.getByRole('button', { name: /^2 Title/ }).click();
+  await page.getByRole('button', { name: 'Suggest five titles' }).click();
+  await page.getByText('made without a model').waitFor();
+}
+
+/** A pattern of the house among those that come along. */
+async function ownPattern(page) {
+  await page.getByRole('button', { name: 'Section', exact: true }).click();
+  await page.getByRole('button', { name: 'Copy as our own' }).click();
+  await page.getByRole('heading', { name: 'Section, our way' }).waitFor();
+}
+
 const VIEWS = [
   {
     file: 'today',
@@ -162,12 +154,6 @@ const VIEWS = [
     },
   },
   { file: 'keywords', path: '/keywords?seed=waterproof+panniers', bare: true, before: aroundASeed },
-  {
-    file: 'list',
-    path: '/keywords/lists?list=demo-list-2',
-    bare: true,
-    before: (page) => page.getByRole('region', { name: 'Overlap' }).getByText('worth a look').waitFor(),
-  },
   { file: 'ideas', path: '/ideas', bare: true, before: withIdeas },
   { file: 'posts', path: '/posts' },
   { file: 'write', path: `/posts/${POST}/write` },
@@ -177,15 +163,26 @@ const VIEWS = [
     dark: true,
     before: (page) => page.getByLabel('Order').selectOption('points'),
   },
-  { file: 'target', path: '/posts/demo-bike-tour-packing-list/target' },
   { file: 'study', path: '/posts/demo-waterproof-panniers/study', before: withPage },
   { file: 'outline', path: '/posts/demo-waterproof-panniers/study', before: withProposals },
+  { file: 'help', path: '/posts/demo-bike-tour-with-kids/write', before: continuing },
+  { file: 'start', path: '/posts/demo-bike-tour-with-kids/start', before: guided },
+  { file: 'patterns', path: '/rules/patterns', bare: true, before: ownPattern },
+  {
+    file: 'voices',
+    path: '/rules/voices',
+    bare: true,
+    before: (page) => page.getByText('Half of 430').waitFor(),
+  },
+  {
+    file: 'history',
+    path: '/history?post=demo-bike-tour-packing-list',
+    bare: true,
+    before: (page) => page.getByRole('list', { name: 'Texts' }).getByRole('button').nth(2).click(),
+  },
   { file: 'release', path: '/posts/demo-wild-camping-by-bike/release' },
-  { file: 'queue', path: '/posts/demo-tide-table-cycling/release', before: withQueue },
   { file: 'review', path: `/posts/${POST}/release`, before: withComments },
   { file: 'blog', blog: true, path: '/', bare: true },
-  { file: 'blog-post', blog: true, path: '/journal/fix-flat-bike-tyre', bare: true },
-  { file: 'versions', path: `/posts/${POST}/write`, before: withVersions },
   { file: 'reading', path: '/posts/demo-bike-tour-packing-list/reading', before: asReadersSee },
   {
     file: 'house-rules',

@@ -25,7 +25,6 @@ export { briefMarkdown, PART_NAMES } from './brief-markdown.ts';
 export { type FoundPart, findInParts, replaceInParts, type TextQuery } from './find-in-parts.ts';
 export * from './known/index.ts';
 export * from './patterns/index.ts';
-export { sentencesIn } from './sentences.ts';
 export * from './sources/index.ts';
 export * from './stand-in/index.ts';
 export { readable, type TextPiece, textPieces } from './text-pieces.ts';

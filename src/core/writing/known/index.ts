@@ -19,5 +19,4 @@ export {
   type Quoted,
 } from './known.ts';
 export { type KnownFrom, knownOf } from './known-of.ts';
-export { knownPlace, knownSections, sectionsText, sitePassages, subjectOfPlace } from './known-post.ts';
-export { knownStudy } from './known-study.ts';
+export { knownPlace, knownSections, sectionsText, subjectOfPlace } from './known-post.ts';

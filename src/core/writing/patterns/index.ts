@@ -13,7 +13,7 @@ export {
   pieceWidth,
   wordsOf,
 } from './check-answer.ts';
-export { fieldFaults, filledFields, MOST_RESULTS, resultsWished } from './fill.ts';
+export { fieldFaults, filledFields, resultsWished } from './fill.ts';
 export {
   ALONG,
   type Along,
@@ -37,16 +37,15 @@ export {
 export { type PatternFileReading, patternFile, readPatternFile } from './pattern-file.ts';
 export { filledText, placeFaults, placesIn } from './places.ts';
 export { bareAnswer, readAnswer } from './read-answer.ts';
-export { isRepeat, textLikeness, withoutRepeats } from './repeats.ts';
+export { isRepeat, withoutRepeats } from './repeats.ts';
 export {
   askedAgain,
   type ComposeOrder,
   type Message,
-  pixelsOf,
   requestOf,
   type TextRequest,
   type TitleShown,
   wordsWished,
 } from './request.ts';
 export { PATTERN_GROUP_NAMES, SHIPPED_PATTERNS } from './shipped-patterns.ts';
-export { CLOSENESS, STANDARD_FIELDS } from './standard-fields.ts';
+export { STANDARD_FIELDS } from './standard-fields.ts';

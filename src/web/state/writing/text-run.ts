@@ -85,7 +85,7 @@ export interface TextInHand {
 }
 
 /** A text that is shown anew at most so often, and kept at most so often, in milliseconds. */
-const SHOWN_EVERY = 60;
+const SHOWN_EVERY = 100;
 const KEPT_EVERY = 400;
 /** Times that a model is asked again where its answer misses. */
 const MOST_AGAIN = 2;
