@@ -6,6 +6,7 @@ import {
   type PlayedEndpoint,
   playEndpoint,
 } from '../src/server/text-service/played-endpoint.test-data.ts';
+import { faultsOf } from './steps/accessibility.ts';
 import { savedBackup } from './steps/backups.ts';
 import { file } from './steps/files.ts';
 import { chooseEndpoint, chooseModel, come, notTaken, openPattern } from './steps/texts.ts';
@@ -228,6 +229,7 @@ test('a key is in nothing that leaves: exports, backup, history, the browser’s
 }) => {
   const endpoint = await played();
   await chooseEndpoint(page, endpoint.base, 'unknown-key', PLAYED_KEY);
+  await page.goto('/rules');
   const section = page.getByRole('region', { name: 'Texts that are asked for' });
   await expect(section.getByText(/it ends with end4/)).toBeVisible();
   await expect(section.getByLabel('Key', { exact: true })).toHaveValue('');
@@ -372,4 +374,40 @@ test('a voice is learnt from posts, said in own words, and texts are held agains
   await expect(
     page.getByRole('dialog', { name: 'What is sent' }).getByText(/Keep sentences under twenty words\./),
   ).toBeVisible();
+});
+
+test('the rooms of help with writing have no accessibility fault that can be found, in either theme', async ({
+  page,
+}) => {
+  const faults: string[] = [];
+  const look = async (screen: string) => faults.push(...(await faultsOf(page, screen)));
+  await page.goto('/rules/patterns');
+  await page.getByRole('button', { name: 'Copy as our own' }).click();
+  await expect(page.getByRole('heading', { name: 'Titles, our way' })).toBeVisible();
+  await look('Patterns');
+  await page.goto('/rules/voices');
+  await expect(page.getByRole('list', { name: 'What it does' })).toBeVisible();
+  await look('Voices');
+  await page.goto('/history');
+  const texts = page.getByRole('list', { name: 'Texts' });
+  await texts.getByRole('checkbox').first().check();
+  await texts.getByRole('checkbox').nth(1).check();
+  await expect(page.getByRole('region', { name: 'Side by side' })).toBeVisible();
+  await texts.getByRole('listitem').first().getByRole('button').first().click();
+  await look('History');
+  await openPost(page, 'Packing for a tour with children');
+  await page.getByRole('textbox', { name: 'Draft' }).getByRole('paragraph').last().click();
+  await page.keyboard.press('Control+Alt+Enter');
+  await come(page);
+  await openPattern(page, 'Section');
+  await look('Write with a text that is not taken');
+  await page.getByRole('tab', { name: 'Voice' }).click();
+  await expect(page.getByText(/of 100 near to/)).toBeVisible();
+  await look('The lens Voice');
+  await page.goto(page.url().replace(/write.*$/, 'start'));
+  for (const step of ['Title', 'Outline', 'Introduction', 'The text']) {
+    await page.getByRole('button', { name: new RegExp(`^\\d ${step}`) }).click();
+    await look(`Guided start, ${step}`);
+  }
+  expect(faults).toEqual([]);
 });

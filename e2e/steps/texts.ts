@@ -1,4 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test';
+import { toPosts } from './writer.ts';
 
 /** Has the house's text come from an endpoint, with a key where one is given. */
 export async function chooseEndpoint(page: Page, base: string, model: string, key = ''): Promise<void> {
@@ -13,16 +14,17 @@ export async function chooseEndpoint(page: Page, base: string, model: string, ke
     await expect(section.getByText('The key lies on the server now.')).toBeVisible();
   }
   await expect(section.getByLabel('Model', { exact: true })).toHaveValue(model);
+  await toPosts(page);
 }
 
-/** Another model of the endpoint that is chosen. */
+/** Another model of the endpoint that is chosen, kept before anything else is opened: loading a page anew would overtake it. */
 export async function chooseModel(page: Page, model: string): Promise<void> {
   await page.goto('/rules');
-  const field = page
+  await page
     .getByRole('region', { name: 'Texts that are asked for' })
-    .getByLabel('Model', { exact: true });
-  await field.fill(model);
-  await expect(field).toHaveValue(model);
+    .getByLabel('Model', { exact: true })
+    .fill(model);
+  await toPosts(page);
 }
 
 /** The text that stands in the sheet and is not yet taken. */

@@ -76,7 +76,6 @@ export {
 } from './near-wins.ts';
 export {
   type Opportunity,
-  type OpportunityWeights,
   opportunityOf,
   type PhraseSite,
   type SiteSubject,
@@ -97,7 +96,7 @@ export {
 export { fieldOf, meaningKey } from './phrase-meaning.ts';
 export { phraseStems, researchStem } from './phrase-stems.ts';
 export { type Related, type Relation, relatedPhrases } from './related.ts';
-export { defaultResearchRules, type ResearchRules } from './research-rules.ts';
+export { defaultResearchRules, type OpportunityWeights, type ResearchRules } from './research-rules.ts';
 export { MONTH_NAMES, type Season, seasonAhead, seasonOf, weeksUntil } from './season.ts';
 export { type SeasonSoon, seasonsSoon } from './seasons-soon.ts';
 export type { KeywordSource, QuestionSource, ResultPage, ResultSource } from './sources.ts';

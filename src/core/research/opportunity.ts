@@ -1,16 +1,7 @@
 import type { Held, OwnPhrases } from './own-phrases.ts';
 import { meaningStems, tellingStems } from './phrase-meaning.ts';
+import { defaultOpportunityWeights, type OpportunityWeights } from './research-rules.ts';
 import { seasonAhead } from './season.ts';
-
-/** How much each part of an opportunity weighs; they need not add up to anything. */
-export interface OpportunityWeights {
-  volume: number;
-  ease: number;
-  season: number;
-  fit: number;
-}
-
-export const defaultOpportunityWeights: OpportunityWeights = { volume: 3, ease: 4, season: 1, fit: 2 };
 
 /** Searches a month that count as full volume: for a small company's blog more is no better. */
 const FULL_VOLUME = 10_000;

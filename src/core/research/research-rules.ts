@@ -1,4 +1,12 @@
-import { defaultOpportunityWeights, type OpportunityWeights } from './opportunity.ts';
+/** How much each part of an opportunity weighs; they need not add up to anything. */
+export interface OpportunityWeights {
+  volume: number;
+  ease: number;
+  season: number;
+  fit: number;
+}
+
+export const defaultOpportunityWeights: OpportunityWeights = { volume: 3, ease: 4, season: 1, fit: 2 };
 
 /** What a house decides about research. */
 export interface ResearchRules {

@@ -9,7 +9,7 @@ const FRAME =
   'rise fixed top-[12vh] left-1/2 z-50 w-[min(600px,94vw)] -translate-x-1/2 overflow-hidden rounded-md border bg-sheet';
 
 /** What the writer has in hand comes first. */
-const GROUPS = ['This post', 'Go to', 'House', 'Help'];
+const GROUPS = ['This post', 'Write with a pattern', 'Go to', 'House', 'Help'];
 
 const byGroup = () => {
   const groups = new Map<string, ReturnType<typeof commandsAtHand>[number][]>();

@@ -36,22 +36,30 @@ export async function changeGeneration(
   });
 }
 
-/** Says of paragraphs that they were read: they are marked no more. Answers the way back. */
+/**
+ * Says of paragraphs that they were read: they are marked no more. Kept with the text that each came from, so that it stays said as
+ * long as that is known. Answers the way back.
+ */
 export async function sayRead(
   siteId: string,
   postId: string,
   blockIds: readonly string[],
 ): Promise<() => Promise<void>> {
   const { generations } = database();
-  const [row] = await askedOf(siteId, postId);
-  if (!row) return async () => {};
-  const known = new Set(row.asked.read ?? []);
-  const fresh = blockIds.filter((id) => !known.has(id));
-  await changeGeneration(row.id, ({ read = [] }) => ({ read: [...read, ...fresh] }));
-  return () =>
-    database().transaction('rw', generations, () =>
-      changeGeneration(row.id, ({ read = [] }) => ({ read: read.filter((id) => !fresh.includes(id)) })),
-    );
+  const change = (work: (read: readonly string[], own: readonly string[]) => string[]) =>
+    database().transaction('rw', generations, async () => {
+      const rows = await generations.where('[siteId+postId]').equals([siteId, postId]).toArray();
+      // What came back for a brief does not know where it went.
+      const origins = rows.filter(
+        ({ recipe, asked }) => recipe === 'brief' || (asked?.blocks?.length ?? 0) > 0,
+      );
+      for (const row of origins) {
+        const own = blockIds.filter((id) => !row.asked || row.asked.blocks?.includes(id));
+        if (own.length > 0) await generations.put({ ...row, read: work(row.read ?? [], own) });
+      }
+    });
+  await change((read, own) => [...new Set([...read, ...own])]);
+  return () => change((read, own) => read.filter((id) => !own.includes(id)));
 }
 
 /** Takes generations out; answers the way back. */

@@ -98,8 +98,6 @@ export interface GenerationAsked {
   group: string;
   /** Blocks of the draft that it went into. */
   blocks?: string[];
-  /** Blocks of it that the writer said to have read. */
-  read?: string[];
 }
 
 /** A text that was made or came back, with what it was made from: kept until its post is gone. */
@@ -117,4 +115,6 @@ export interface GenerationRow {
   output: string;
   /** Of a text that was asked for by a pattern. */
   asked?: GenerationAsked;
+  /** Blocks of it that the writer said to have read. */
+  read?: string[];
 }

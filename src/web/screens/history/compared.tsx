@@ -53,12 +53,12 @@ export function Compared({
   );
   return (
     <section aria-label="Side by side" className="mb-5 border-b pb-4 text-[13px]">
-      <p className="mb-2 flex items-baseline gap-3">
-        <span className="font-serif text-xl font-semibold">Side by side</span>
+      <div className="mb-2 flex items-baseline gap-3">
+        <h2 className="font-serif text-xl font-semibold">Side by side</h2>
         <Button look="word" onClick={onClose}>
           Close
         </Button>
-      </p>
+      </div>
       <div className="grid grid-cols-2 gap-5 max-[900px]:grid-cols-1">
         {side(early, 'removed')}
         {side(late, 'added')}

@@ -13,7 +13,7 @@ export function OpenedGeneration({ row, isPostThere }: { row: GenerationRow; isP
     <div className="mt-2 mb-3 ml-7 grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-5 text-[13px] max-[900px]:grid-cols-1">
       <div className="space-y-3">
         <div>
-          <h3 className={label}>Asked with</h3>
+          <h2 className={label}>Asked with</h2>
           <pre className="font-sans whitespace-pre-wrap">{row.input || 'Nothing but the post.'}</pre>
         </div>
         {asked && (
@@ -40,7 +40,7 @@ export function OpenedGeneration({ row, isPostThere }: { row: GenerationRow; isP
         )}
       </div>
       <div>
-        <h3 className={label}>What came</h3>
+        <h2 className={label}>What came</h2>
         <pre className="mb-2 max-h-80 overflow-auto rounded-md border bg-sheet p-3 font-serif text-[15px] whitespace-pre-wrap">
           {row.output || 'Nothing.'}
         </pre>

@@ -25,8 +25,16 @@ const LINK =
 /** Where text comes from, by which patterns, in which voice; and what is kept of it. */
 export function WritingSection({ site }: { site: SiteRow }) {
   const { way, voice } = writingOf(site.house);
-  const set = (change: Partial<{ way: TextWay; voice: string }>) =>
-    attempt(changeHouse(site.id, (house) => ({ ...house, writing: { ...writingOf(house), ...change } })));
+  const setVoice = (chosen: string) =>
+    attempt(changeHouse(site.id, (house) => ({ ...house, writing: { ...writingOf(house), voice: chosen } })));
+  // From how it stands in the database: an address and a model that are typed in quick succession both hold.
+  const setWay = (change: Partial<TextWay>) =>
+    attempt(
+      changeHouse(site.id, (house) => {
+        const writing = writingOf(house);
+        return { ...house, writing: { ...writing, way: { ...writing.way, ...change } } };
+      }),
+    );
   const voices = site.house.voices ?? [];
   return (
     <section id="writing" aria-label="Texts that are asked for" className="mb-8 border-t pt-5">
@@ -39,7 +47,7 @@ export function WritingSection({ site }: { site: SiteRow }) {
         <ChoiceField
           label="Text comes from"
           value={way.kind}
-          onChange={(kind) => set({ way: { ...way, kind } })}
+          onChange={(kind) => setWay({ kind })}
           options={KINDS}
           note={
             way.kind === 'stand-in'
@@ -50,14 +58,12 @@ export function WritingSection({ site }: { site: SiteRow }) {
         <ChoiceField
           label="Voice that goes along"
           value={voice}
-          onChange={(chosen) => set({ voice: chosen })}
+          onChange={setVoice}
           options={[{ value: '', name: 'none' }, ...voices.map(({ id, name }) => ({ value: id, name }))]}
           note={voices.length === 0 ? 'Learn one from posts that sound right.' : undefined}
         />
       </div>
-      {way.kind === 'endpoint' && (
-        <Endpoint key={site.id} way={way} onChange={(next) => set({ way: next })} />
-      )}
+      {way.kind === 'endpoint' && <Endpoint key={site.id} way={way} onChange={setWay} />}
       <p className="flex flex-wrap gap-3">
         <Link to="/rules/patterns" className={LINK}>
           Patterns
@@ -78,7 +84,7 @@ export function WritingSection({ site }: { site: SiteRow }) {
 }
 
 /** The address, the model and the key of an endpoint. The key goes to the server and is never read again. */
-function Endpoint({ way, onChange }: { way: TextWay; onChange: (way: TextWay) => void }) {
+function Endpoint({ way, onChange }: { way: TextWay; onChange: (change: Partial<TextWay>) => void }) {
   const [shown, setShown] = useState<ShownKey | null>(null);
   const [typed, setTyped] = useState('');
   const [models, setModels] = useState<string[]>([]);
@@ -122,7 +128,7 @@ function Endpoint({ way, onChange }: { way: TextWay; onChange: (way: TextWay) =>
         stored
         label="Address of the endpoint"
         value={base}
-        onChange={(next) => onChange({ ...way, base: next })}
+        onChange={(next) => onChange({ base: next })}
         placeholder="https://text.example/v1"
         note="Up to what stands before /chat/completions. Plain http goes to this machine alone."
       />
@@ -130,7 +136,7 @@ function Endpoint({ way, onChange }: { way: TextWay; onChange: (way: TextWay) =>
         stored
         label="Model"
         value={way.model}
-        onChange={(model) => onChange({ ...way, model })}
+        onChange={(model) => onChange({ model })}
         list={models}
         note="As the endpoint calls it."
       />

@@ -19,6 +19,8 @@ export interface TextPlace {
   pattern: Pattern;
   values: FieldValue[];
   along: readonly Along[];
+  /** The block below which it stands when the sheet is opened anew; null: at the end. */
+  blockId: string | null;
   /** It was asked for with words selected, which it may stand instead of. */
   hasSelection: boolean;
   runs: readonly TextInHand[];

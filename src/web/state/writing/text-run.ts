@@ -86,7 +86,7 @@ export interface TextInHand {
 
 /** A text that is shown anew at most so often, and kept at most so often, in milliseconds. */
 const SHOWN_EVERY = 100;
-const KEPT_EVERY = 400;
+const KEPT_EVERY = 1000;
 /** Times that a model is asked again where its answer misses. */
 const MOST_AGAIN = 2;
 const TITLE_LENGTH = 90;
@@ -272,10 +272,12 @@ export class TextRun implements TextInHand {
       if (event.kind === 'wait') {
         this.set({ wait: { until: Date.now() + 1000 * event.seconds, why: event.why } });
       } else if (event.kind === 'piece') {
+        const isFirst = text === '';
         text += event.text;
         this.show(lead + text);
         // What came last is kept too, however long the next piece takes.
-        keepTimer ??= setTimeout(() => keep(), Math.max(0, keptAt + KEPT_EVERY - Date.now()));
+        if (isFirst) keep();
+        else keepTimer ??= setTimeout(() => keep(), Math.max(0, keptAt + KEPT_EVERY - Date.now()));
       } else {
         const { finish, model, problem, note } = event;
         keep({ finish, model, problem, note });

@@ -42,7 +42,7 @@ export function useUnedited(session: PostSession): string[] {
               draft: draftOf(id, output),
               blocks: asked?.blocks ?? null,
             })),
-            new Set(rows.flatMap(({ asked }) => asked?.read ?? [])),
+            new Set(rows.flatMap(({ read: said }) => said ?? [])),
           )
         : NONE,
     [rows, session, savedAt],

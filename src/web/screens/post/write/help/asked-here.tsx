@@ -43,6 +43,7 @@ export function AskedHere({
       pattern: { ...pattern, name: row.asked.patternName },
       values,
       along,
+      blockId: askedAt(body.editor).blockId,
       hasSelection: false,
       runs: [keptRun(row)],
       shown: 0,

@@ -1,3 +1,4 @@
+import { useEditorState } from '@tiptap/react';
 import { useEffect, useRef, useState } from 'react';
 import { clashingTones } from '../../../../../core/outline/index.ts';
 import { writingOf } from '../../../../../core/site/index.ts';
@@ -66,21 +67,29 @@ export function PatternForm({
       'What is known of the post could not be read',
     );
   }, [session, body, pattern]);
+  // What is selected decides what can be asked for.
+  const selected = useEditorState({
+    editor: body.editor,
+    selector: ({ editor }) => ({
+      words: !editor.state.selection.empty,
+      picture: editor.state.doc.nodeAt(editor.state.selection.from)?.type.name === 'figure',
+    }),
+  });
   if (!values) return <Waiting name="Filling in what is known" className="m-4 h-40" />;
   const { way } = writingOf(site.house);
   const faults = fieldFaults(pattern, values);
   const wish = { pattern, values, along, at: askedAt(body.editor) };
   const needsSelection = pattern.along.includes('selection') && !pattern.along.includes('draft');
   const lacks =
-    needsSelection && wish.at.selection === ''
+    needsSelection && !selected.words
       ? 'Select the words in the text that it is about.'
-      : pattern.along.includes('picture') && !wish.at.picture
+      : pattern.along.includes('picture') && !selected.picture
         ? 'Select the picture in the text that it is for.'
         : '';
   const clash = clashingTones(fieldValue(values, 'tone'));
   const ask = () => {
     setIsTried(true);
-    if (faults.length > 0) return;
+    if (faults.length > 0 || lacks !== '') return;
     const now = { ...wish, at: askedAt(body.editor) };
     if (pattern.into === 'sheet') {
       setRun(null);

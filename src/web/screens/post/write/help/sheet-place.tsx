@@ -15,6 +15,7 @@ export function SheetPlace({ body }: { body: BodyEditor }) {
   const place = useTextPlace(session.id);
   const [dom, setDom] = useState<HTMLElement | null>(null);
   const key = place?.key ?? null;
+  const blockId = place?.blockId ?? null;
   useEffect(() => {
     if (key === null) {
       hideTextPlace(body.editor);
@@ -29,9 +30,11 @@ export function SheetPlace({ body }: { body: BodyEditor }) {
       element.className = 'text-place';
       holder = { key, dom: element };
       holders.set(body, holder);
-      showTextPlace(body.editor, element);
+      // A sheet that was opened anew has its caret elsewhere: the block tells where the text was asked for.
+      const found = blockId === null ? null : body.positionOf(blockId, Number.POSITIVE_INFINITY);
+      showTextPlace(body.editor, element, found ? found.at : null);
     }
     setDom(holder.dom);
-  }, [body, key]);
+  }, [body, key, blockId]);
   return place && dom ? createPortal(<TextPlaceView key={place.key} place={place} body={body} />, dom) : null;
 }

@@ -16,6 +16,7 @@ export function askInSheet(session: PostSession, site: SiteRow, wish: TextWish):
     pattern: wish.pattern,
     values: wish.values,
     along: wish.along,
+    blockId: wish.at.blockId,
     hasSelection: wish.at.selection !== '',
     runs: [run],
     shown: 0,

@@ -39,16 +39,6 @@ function LedgerLens() {
 export const LENSES: readonly Lens[] = [
   { id: 'notes', name: 'Notes', count: (_post, { notes }) => notes.length, component: Notes },
   {
-    id: 'patterns',
-    name: 'Patterns',
-    count: () => null,
-    component: (props) => (
-      <Editable>
-        <HelpLens {...props} />
-      </Editable>
-    ),
-  },
-  {
     id: 'terms',
     name: 'Terms',
     count: ({ coverage }, { study }) => (study?.facts ? Object.keys(coverage?.uses ?? {}).length : null),
@@ -61,6 +51,16 @@ export const LENSES: readonly Lens[] = [
     component: (props) => (
       <Editable>
         <QuestionsLens {...props} />
+      </Editable>
+    ),
+  },
+  {
+    id: 'patterns',
+    name: 'Patterns',
+    count: () => null,
+    component: (props) => (
+      <Editable>
+        <HelpLens {...props} />
       </Editable>
     ),
   },

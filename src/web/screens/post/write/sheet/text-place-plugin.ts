@@ -61,15 +61,14 @@ function topBoundary($at: ReturnType<EditorState['doc']['resolve']>): number {
   return $at.depth === 0 ? $at.pos : $at.after(1);
 }
 
-/** Opens the place below the block in hand; what is selected is remembered with it. */
-export function showTextPlace(editor: Editor, dom: HTMLElement): void {
+/** Opens the place below a position (the end where it is null); what is selected right there is remembered with it. */
+export function showTextPlace(editor: Editor, dom: HTMLElement, position: number | null): void {
   const { state, view } = editor;
-  const { selection } = state;
-  const place: State = {
-    at: topBoundary(selection.$to),
-    range: selection.empty ? null : { from: selection.from, to: selection.to },
-    dom,
-  };
+  const { selection, doc } = state;
+  const at =
+    position === null ? doc.content.size : topBoundary(doc.resolve(Math.min(position, doc.content.size)));
+  const isHere = !selection.empty && topBoundary(selection.$to) === at;
+  const place: State = { at, range: isHere ? { from: selection.from, to: selection.to } : null, dom };
   view.dispatch(state.tr.setMeta(key, place).setMeta('addToHistory', false));
 }
 

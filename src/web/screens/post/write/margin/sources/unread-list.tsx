@@ -25,7 +25,7 @@ export function UnreadList({ body }: { body: BodyEditor }) {
   const blocks = session.body.blocks.filter(({ id }) => unread.includes(id));
   return (
     <section aria-label="Not read yet" className="mb-5">
-      <h3 className="font-semibold">Not read yet {blocks.length}</h3>
+      <h2 className="font-semibold">Not read yet {blocks.length}</h2>
       <p className="mb-1 text-soft">
         Paragraphs as they were generated or came back. Change one, or say that you have read it.
       </p>

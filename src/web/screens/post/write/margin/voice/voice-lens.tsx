@@ -78,7 +78,7 @@ export function VoiceLens({ body }: Pick<LensProps, 'body'>) {
           </p>
           {found.differences.length > 0 && (
             <>
-              <h3 className="mt-3 font-semibold">On the whole</h3>
+              <h2 className="mt-3 font-semibold">On the whole</h2>
               <ul>
                 {found.differences.map(({ says }) => (
                   <li key={says} className="border-t py-1.5 first:border-t-0">
@@ -88,7 +88,7 @@ export function VoiceLens({ body }: Pick<LensProps, 'body'>) {
               </ul>
             </>
           )}
-          <h3 className="mt-4 font-semibold">By paragraph {found.paragraphs.length}</h3>
+          <h2 className="mt-4 font-semibold">By paragraph {found.paragraphs.length}</h2>
           {found.paragraphs.length === 0 && (
             <p className="text-soft">Each could stand in the voice’s own posts.</p>
           )}
