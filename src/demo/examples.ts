@@ -155,6 +155,7 @@ export function demoExamples(
             ? { caption: picture.text, name: picture.image.src, before: '', after: '' }
             : null,
           about,
+          aboutPlace: false,
         },
         bases,
       );

@@ -19,10 +19,26 @@ export async function askedOf(siteId: string, postId: string): Promise<AskedRow[
 export const generationsOfSite = async (siteId: string): Promise<GenerationRow[]> =>
   (await database().generations.where('siteId').equals(siteId).toArray()).sort(latestFirst);
 
-/** Keeps a text as far as it has come. */
-export const keepGeneration = async (row: GenerationRow): Promise<void> => {
-  await database().generations.put(row);
+/** Begins to keep a text that is asked for. */
+export const beginGeneration = async (row: AskedRow): Promise<void> => {
+  await database().generations.add(row);
 };
+
+/**
+ * Keeps a text as far as it has come. What a person did to it meanwhile (took pieces, said to have read it) stays; one that was
+ * cleared stays away.
+ */
+export async function growGeneration(
+  id: string,
+  { output, title }: Pick<GenerationRow, 'output' | 'title'>,
+  asked: Partial<GenerationAsked>,
+): Promise<void> {
+  const { generations } = database();
+  await database().transaction('rw', generations, async () => {
+    const row = await generations.get(id);
+    if (row?.asked) await generations.put({ ...row, output, title, asked: { ...row.asked, ...asked } });
+  });
+}
 
 /** Changes what became of a text, from how it stands in the database; nothing where it is gone. */
 export async function changeGeneration(

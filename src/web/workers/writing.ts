@@ -32,6 +32,8 @@ export interface WritingPlace {
   outline: OutlineItem[];
   /** Headings and questions that the text shall be about; none: the post. */
   about: string[];
+  /** It is about the place of the caret too. */
+  aboutPlace: boolean;
   /** The block that the caret stands in; null: at the end. */
   blockId: string | null;
   selection: string;
@@ -146,6 +148,7 @@ export const writing = {
         selection: place.selection,
         picture: place.picture,
         about: place.about,
+        aboutPlace: place.aboutPlace,
       },
       bases,
     );

@@ -7,7 +7,7 @@ import { type BriefChoices, wishedLength } from '../brief.ts';
 import { sentencesIn } from '../sentences.ts';
 import { type HouseVoice, voiceAlong } from '../voice/index.ts';
 import type { Known } from './known.ts';
-import { knownPlace, knownSections, sitePassages } from './known-post.ts';
+import { knownPlace, knownSections, sitePassages, subjectOfPlace } from './known-post.ts';
 import { knownAbout, knownStudy } from './known-study.ts';
 
 /** Gaps of an outline that go along. */
@@ -35,6 +35,8 @@ export interface KnownFrom {
   picture: Known['picture'];
   /** What the text shall be about, where that is not the whole post: a heading, questions. */
   about: readonly string[];
+  /** Whether it is about the place of the caret too: its heading, or the sentences before it. */
+  aboutPlace: boolean;
 }
 
 /** Everything that a text for a post can stand on, gathered in one place. */
@@ -43,7 +45,13 @@ export function knownOf(from: KnownFrom, bases: WordBases): Known {
   const { fields, draft } = document;
   const length = wishedLength(fields, study?.facts ?? null, bodyWords);
   const place = knownPlace(draft, outline, from.blockId);
-  const asked = [...new Set(from.about.map((text) => text.trim()).filter(Boolean))].slice(0, MOST_ASKED);
+  const asked = [
+    ...new Set(
+      [...from.about, ...(from.aboutPlace ? [subjectOfPlace(place)] : [])]
+        .map((text) => text.trim())
+        .filter(Boolean),
+    ),
+  ].slice(0, MOST_ASKED);
   const posts =
     asked.length === 0
       ? []

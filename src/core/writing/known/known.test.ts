@@ -180,12 +180,14 @@ describe('what is known of a post', () => {
         selection: '',
         picture: null,
         about: ['When to turn back', 'When to turn back', ' '],
+        aboutPlace: true,
       },
       bases,
     );
     expect(known.brief.tone).toBe('Calm');
     expect(known.study!.pages).toBe(2);
-    expect(known.about).toHaveLength(1);
+    // The heading at the caret is looked for too.
+    expect(known.about.map(({ text }) => text)).toEqual(['When to turn back', 'The end']);
     expect(known.about[0].said.map(({ who }) => who).sort()).toContain('north');
     for (const { text, address } of known.about[0].said)
       expect(

@@ -6,12 +6,12 @@ import {
   entriesOf,
   type FieldValue,
   fieldValue,
+  filledFields,
   type Known,
   type Pattern,
   readAnswer,
   requestOf,
   SHIPPED_PATTERNS,
-  subjectOfPlace,
   type TextRequest,
   withValue,
   wordsWished,
@@ -42,28 +42,43 @@ export interface TextWish {
 }
 
 /** The post in hand as a text for it is asked for. */
-export const writingPlace = (session: PostSession, at: AskedAt, about: string[] = []): WritingPlace => ({
+export const writingPlace = (
+  session: PostSession,
+  at: AskedAt,
+  about: string[] = [],
+  aboutPlace = false,
+): WritingPlace => ({
   siteId: session.siteId,
   postId: session.id,
   document: session.document,
   outline: [...session.content.outline] as OutlineItem[],
   about,
+  aboutPlace,
   ...at,
 });
 
 /** Everything that a text for the post in hand can stand on. */
-export async function knownFor(session: PostSession, at: AskedAt, about: string[] = []): Promise<Known> {
-  return (await studyWorker()).known(writingPlace(session, at, about));
+export async function knownFor(
+  session: PostSession,
+  at: AskedAt,
+  about: string[] = [],
+  aboutPlace = false,
+): Promise<Known> {
+  return (await studyWorker()).known(writingPlace(session, at, about, aboutPlace));
 }
 
 /** What a wish is about beside the post: its heading, its questions. */
-export const aboutOf = (values: readonly FieldValue[], known: Pick<Known, 'around'> | null): string[] =>
-  [
-    fieldValue(values, 'heading'),
-    fieldValue(values, 'question'),
-    ...entriesOf(values, 'questions'),
-    known?.around ? subjectOfPlace(known.around) : '',
-  ].filter(Boolean);
+const aboutOf = (values: readonly FieldValue[]): string[] =>
+  [fieldValue(values, 'heading'), fieldValue(values, 'question'), ...entriesOf(values, 'questions')].filter(
+    Boolean,
+  );
+
+/** A wish by a pattern that comes along, as the post fills it. */
+export async function filledWish(session: PostSession, id: string, at: AskedAt): Promise<TextWish> {
+  const pattern = shippedPattern(id);
+  const values = filledFields(pattern, await knownFor(session, at));
+  return { pattern, values, along: pattern.along, at };
+}
 
 /** Values as they tell one wish from another: how many results are wished for makes no difference. */
 const sameWish = (values: readonly FieldValue[]) =>
@@ -97,16 +112,12 @@ async function earlierAnswers(session: PostSession, { pattern, values, at }: Tex
 /** The request of a wish as it would be sent now. */
 export async function requestFor(session: PostSession, site: SiteRow, wish: TextWish): Promise<TextRequest> {
   const { pattern, values, along, at } = wish;
-  const first = aboutOf(values, null);
-  const known = await knownFor(session, at, first);
-  // What stands at the caret is known only now.
-  const about = aboutOf(values, pattern.along.includes('around') ? known : null);
-  const whole = about.length > first.length ? await knownFor(session, at, about) : known;
+  const known = await knownFor(session, at, aboutOf(values), pattern.along.includes('around'));
   const { count, before } = await earlierAnswers(session, wish);
   return requestOf({
     pattern,
     values,
-    known: whole,
+    known,
     along,
     limits: (site.profile ?? defaultProfile).limits,
     site: { titlePattern: site.titlePattern, name: site.name },

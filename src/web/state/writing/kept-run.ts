@@ -17,6 +17,7 @@ export function keptRun({ id, output, asked }: AskedRow): TextInHand {
     rows: [id],
   };
   return {
+    key: id,
     state,
     done: Promise.resolve(),
     isRunning: false,

@@ -227,6 +227,51 @@ describe('a text on its way', () => {
   });
 });
 
+describe('a text that a person works with while it comes', () => {
+  it('keeps what was taken and read of it, whatever comes after', async () => {
+    let go = () => {};
+    const held = new Promise<void>((done) => {
+      go = done;
+    });
+    const text = run([part('section')], {
+      async *generate() {
+        yield piece('word '.repeat(80));
+        await held;
+        yield piece('word '.repeat(70));
+        yield end();
+      },
+    });
+    await expect.poll(async () => (await generationsOfSite('s'))[0]?.output.length ?? 0).toBeGreaterThan(0);
+    await changeGeneration(text.state.rows[0], () => ({ taken: 'part', blocks: ['a'] }));
+    await sayRead('s', 'p', ['a']);
+    go();
+    await text.done;
+    const [row] = await generationsOfSite('s');
+    expect(row).toMatchObject({ read: ['a'], asked: { taken: 'part', blocks: ['a'], finish: 'done' } });
+    expect(row.output.length).toBe(750);
+  });
+  it('stays away where it was cleared meanwhile', async () => {
+    let go = () => {};
+    const held = new Promise<void>((done) => {
+      go = done;
+    });
+    const text = run([part('titles')], {
+      async *generate() {
+        yield piece('One');
+        await held;
+        yield piece(' of the tides\nTwo ebbs\nThree ways over');
+        yield end();
+      },
+    });
+    await expect.poll(async () => (await generationsOfSite('s'))[0]?.output ?? '').toBe('One');
+    await removeGenerations(text.state.rows);
+    go();
+    await text.done;
+    expect(text.state.text).toBe(TITLES);
+    expect(await generationsOfSite('s')).toEqual([]);
+  });
+});
+
 describe('what was generated', () => {
   it('is said to be read, with a way back, and cleared, with a way back', async () => {
     const { service } = played([piece(TITLES), end()]);

@@ -15,8 +15,8 @@ import {
   withoutRepeats,
   wordsOf,
 } from '../../../core/writing/index.ts';
-import { keepGeneration } from '../../data/generations.ts';
-import type { GenerationRow } from '../../data/study-rows.ts';
+import { type AskedRow, beginGeneration, growGeneration } from '../../data/generations.ts';
+import type { GenerationAsked } from '../../data/study-rows.ts';
 
 /** A request that is ready to be sent. */
 export interface ReadyRequest {
@@ -74,6 +74,8 @@ export interface RunState {
 
 /** A text that is coming, or that came: it is watched, and can be stopped. */
 export interface TextInHand {
+  /** Tells one from another. */
+  readonly key: string;
   readonly state: RunState;
   /** Resolves when it has ended. */
   readonly done: Promise<void>;
@@ -103,6 +105,7 @@ const bareTitle = (text: string, otherwise: string) =>
  * stopped, and never loses what has come.
  */
 export class TextRun implements TextInHand {
+  readonly key = crypto.randomUUID();
   state: RunState = {
     text: '',
     finish: 'running',
@@ -218,7 +221,7 @@ export class TextRun implements TextInHand {
   ): Promise<{ finish: Finish; text: string }> {
     const { siteId, postId, service, way, group } = this.around;
     const began = Date.now();
-    const row: GenerationRow = {
+    const row: AskedRow = {
       id: crypto.randomUUID(),
       siteId,
       postId,
@@ -249,25 +252,25 @@ export class TextRun implements TextInHand {
       },
     };
     let text = '';
-    let keptAt = 0;
-    let lastKept: Promise<void> = Promise.resolve();
+    let keptAt = began;
     let keepTimer: ReturnType<typeof setTimeout> | null = null;
-    const keep = (more: Partial<NonNullable<GenerationRow['asked']>> = {}) => {
+    // In order: an earlier state must not come after a later one.
+    let lastKept: Promise<unknown> = Promise.resolve();
+    const inOrder = (work: () => Promise<void>) => {
+      lastKept = lastKept.then(work).catch((error: unknown) => {
+        console.error('A text could not be kept:', error);
+      });
+    };
+    const keep = (more: Partial<GenerationAsked> = {}) => {
       if (keepTimer) clearTimeout(keepTimer);
       keepTimer = null;
       keptAt = Date.now();
-      row.output = text;
-      row.title = bareTitle(text, pattern.name);
-      row.asked = { ...row.asked!, ms: keptAt - began, ...more };
-      // In order: an earlier state must not come after a later one.
-      lastKept = lastKept
-        .then(() => keepGeneration({ ...row }))
-        .catch((error: unknown) => {
-          console.error('A text could not be kept:', error);
-        });
+      const grown = { output: text, title: bareTitle(text, pattern.name) };
+      const asked = { ms: keptAt - began, ...more };
+      inOrder(() => growGeneration(row.id, grown, asked));
     };
     this.set({ rows: [...this.state.rows, row.id] });
-    keep();
+    inOrder(() => beginGeneration(row));
     for await (const event of service.generate(request, { signal: this.stopping.signal })) {
       if (event.kind === 'wait') {
         this.set({ wait: { until: Date.now() + 1000 * event.seconds, why: event.why } });

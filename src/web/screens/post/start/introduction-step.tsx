@@ -1,10 +1,9 @@
 import { useState } from 'react';
 import { readMarkdown } from '../../../../core/draft/index.ts';
-import { filledFields } from '../../../../core/writing/index.ts';
 import { changeGeneration } from '../../../data/generations.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { offerUndo } from '../../../state/undo.ts';
-import { askText, knownFor, NOWHERE, shippedPattern } from '../../../state/writing/ask-text.ts';
+import { askText, filledWish, NOWHERE } from '../../../state/writing/ask-text.ts';
 import type { TextInHand } from '../../../state/writing/text-run.ts';
 import { Button } from '../../../ui/button.tsx';
 import { usePost } from '../frame/post-context.ts';
@@ -19,14 +18,8 @@ export function IntroductionStep() {
   const { session, site } = usePost();
   const [run, setRun] = useState(guidedOf(session.id).introduction);
   const ask = async () => {
-    const pattern = shippedPattern('introduction');
-    const known = await knownFor(session, NOWHERE);
-    const next = askText(
-      session,
-      site,
-      { pattern, values: filledFields(pattern, known), along: pattern.along, at: NOWHERE },
-      crypto.randomUUID(),
-    );
+    const wish = await filledWish(session, 'introduction', NOWHERE);
+    const next = askText(session, site, wish, crypto.randomUUID());
     keepGuided(session.id, { introduction: next, opening: null });
     setRun(next);
   };
@@ -35,7 +28,7 @@ export function IntroductionStep() {
       <p className="mb-3">
         <Button onClick={() => attempt(ask())}>{run ? 'Another' : 'Write an introduction'}</Button>
       </p>
-      {run && <Opening key={run.state.rows[0] ?? 'opening'} run={run} />}
+      {run && <Opening key={run.key} run={run} />}
     </>
   );
 }

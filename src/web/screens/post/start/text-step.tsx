@@ -2,12 +2,12 @@ import { useState } from 'react';
 import { defaultProfile } from '../../../../core/criteria/index.ts';
 import { readMarkdown } from '../../../../core/draft/index.ts';
 import { outlineFromDraft, placeholderHeadings } from '../../../../core/outline/index.ts';
-import { filledFields, readable, textPieces, wishedLength, wordsOf } from '../../../../core/writing/index.ts';
+import { readable, textPieces, wishedLength, wordsOf } from '../../../../core/writing/index.ts';
 import { changeGeneration } from '../../../data/generations.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { offerUndo } from '../../../state/undo.ts';
-import { knownFor, NOWHERE, runFor, sectionParts, shippedPattern } from '../../../state/writing/ask-text.ts';
+import { filledWish, NOWHERE, runFor, sectionParts } from '../../../state/writing/ask-text.ts';
 import type { TextInHand } from '../../../state/writing/text-run.ts';
 import { Button } from '../../../ui/button.tsx';
 import { counted } from '../../../ui/figures.ts';
@@ -37,13 +37,12 @@ export function TextStep() {
     ({ id, text }) => text.trim() && (!written.has(text.trim()) || waiting.has(id)),
   );
   const ask = async () => {
-    const pattern = shippedPattern('section');
-    const known = await knownFor(session, NOWHERE);
+    const { values, along } = await filledWish(session, 'section', NOWHERE);
     const wish = words ?? length.to;
     const parts = sectionParts(session, site, open, {
       words: wish,
-      values: filledFields(pattern, known),
-      along: pattern.along,
+      values,
+      along,
     });
     const next = runFor(session, site, parts, { group: crypto.randomUUID(), until: wish });
     keepGuided(session.id, { text: next });
@@ -67,7 +66,7 @@ export function TextStep() {
           </Button>
         </div>
       )}
-      {run && <WholeText run={run} wished={words} />}
+      {run && <WholeText key={run.key} run={run} wished={words} />}
     </>
   );
 }

@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { filledFields, readAnswer } from '../../../../core/writing/index.ts';
+import { readAnswer } from '../../../../core/writing/index.ts';
 import { changeGeneration } from '../../../data/generations.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { useAppSelector } from '../../../state/store.ts';
-import { askText, knownFor, NOWHERE, shippedPattern } from '../../../state/writing/ask-text.ts';
+import { askText, filledWish, NOWHERE } from '../../../state/writing/ask-text.ts';
 import type { TextInHand } from '../../../state/writing/text-run.ts';
 import { Button } from '../../../ui/button.tsx';
 import { TextField } from '../../../ui/field.tsx';
@@ -18,14 +18,8 @@ export function TitlesStep() {
   const { title, keyword } = useAppSelector((state) => state.openPost.fields);
   const [run, setRun] = useState(guidedOf(session.id).titles);
   const ask = async () => {
-    const pattern = shippedPattern('titles');
-    const known = await knownFor(session, NOWHERE);
-    const next = askText(
-      session,
-      site,
-      { pattern, values: filledFields(pattern, known), along: pattern.along, at: NOWHERE },
-      crypto.randomUUID(),
-    );
+    const wish = await filledWish(session, 'titles', NOWHERE);
+    const next = askText(session, site, wish, crypto.randomUUID());
     keepGuided(session.id, { titles: next });
     setRun(next);
   };

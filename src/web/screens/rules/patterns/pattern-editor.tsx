@@ -61,22 +61,26 @@ export function PatternEditor({
   onChange,
 }: {
   pattern: Pattern;
-  onChange: (patch: Partial<Pattern>) => void;
+  /** Changes it from how it stands: two changes in quick succession both hold. */
+  onChange: (change: (pattern: Pattern) => Partial<Pattern>) => void;
 }) {
   const { fields, along } = pattern;
+  const set = (patch: Partial<Pattern>) => onChange(() => patch);
+  const setFields = (work: (fields: PatternField[]) => PatternField[]) =>
+    onChange((now) => ({ fields: work(now.fields) }));
   const faults = placeFaults(pattern);
   const missing = Object.values(STANDARD_FIELDS).filter(({ id }) => !fields.some((field) => field.id === id));
   const setField = (id: string, patch: Partial<PatternField>) =>
-    onChange({ fields: fields.map((field) => (field.id === id ? { ...field, ...patch } : field)) });
+    setFields((now) => now.map((field) => (field.id === id ? { ...field, ...patch } : field)));
   return (
     <div className="mb-6 space-y-4">
       <div className="grid grid-cols-2 gap-4 max-[900px]:grid-cols-1">
-        <TextField stored label="Name" value={pattern.name} onChange={(name) => onChange({ name })} />
+        <TextField stored label="Name" value={pattern.name} onChange={(name) => set({ name })} />
         <TextField
           stored
           label="What it is for"
           value={pattern.purpose}
-          onChange={(purpose) => onChange({ purpose })}
+          onChange={(purpose) => set({ purpose })}
         />
       </div>
       <TextField
@@ -84,7 +88,7 @@ export function PatternEditor({
         rows={6}
         label="The request"
         value={pattern.text}
-        onChange={(text) => onChange({ text })}
+        onChange={(text) => set({ text })}
         problem={faults[0]}
         note={`Places: ${fields.map(({ id }) => `{{${id}}}`).join(' ')}. A line with a place that is empty is left out.`}
       />
@@ -119,7 +123,7 @@ export function PatternEditor({
                 name={`Take out the field ${field.name}`}
                 icon={Trash2}
                 size={15}
-                onClick={() => onChange({ fields: fields.filter(({ id }) => id !== field.id) })}
+                onClick={() => setFields((now) => now.filter(({ id }) => id !== field.id))}
               />
             </li>
           ))}
@@ -128,13 +132,17 @@ export function PatternEditor({
           <Button
             look="word"
             onClick={() => {
-              const id = fieldId('further', fields);
-              onChange({
-                fields: [
-                  ...fields,
-                  { id, name: 'Further field', kind: 'line', required: false, suggestions: [], most: null },
-                ],
-              });
+              setFields((now) => [
+                ...now,
+                {
+                  id: fieldId('further', now),
+                  name: 'Further field',
+                  kind: 'line',
+                  required: false,
+                  suggestions: [],
+                  most: null,
+                },
+              ]);
             }}
           >
             Add a field of its own
@@ -144,7 +152,7 @@ export function PatternEditor({
               key={field.id}
               look="word"
               className="font-normal text-soft"
-              onClick={() => onChange({ fields: [...fields, field] })}
+              onClick={() => setFields((now) => [...now, field])}
             >
               Add {field.name.toLowerCase()}
             </Button>
@@ -159,7 +167,9 @@ export function PatternEditor({
               key={part}
               checked={along.includes(part)}
               onChange={(checked) =>
-                onChange({ along: checked ? [...along, part] : along.filter((one) => one !== part) })
+                onChange((now) => ({
+                  along: checked ? [...now.along, part] : now.along.filter((one) => one !== part),
+                }))
               }
             >
               {part}
@@ -171,25 +181,25 @@ export function PatternEditor({
         <ChoiceField
           label="Listed"
           value={pattern.group}
-          onChange={(group) => onChange({ group })}
+          onChange={(group) => set({ group })}
           options={PATTERN_GROUPS.map((value) => ({ value, name: PATTERN_GROUP_NAMES[value] }))}
         />
         <ChoiceField
           label="Read as"
           value={pattern.readAs}
-          onChange={(readAs) => onChange({ readAs })}
+          onChange={(readAs) => set({ readAs })}
           options={READ_AS.map((value) => ({ value, name: READ_NAMES[value] }))}
         />
         <ChoiceField
           label="Goes into"
           value={pattern.into}
-          onChange={(into) => onChange({ into })}
+          onChange={(into) => set({ into })}
           options={INTO.map((value) => ({ value, name: INTO_NAMES[value] }))}
         />
         <ChoiceField
           label="Without a model, like"
           value={pattern.recipe}
-          onChange={(recipe) => onChange({ recipe })}
+          onChange={(recipe) => set({ recipe })}
           options={SHIPPED_PATTERNS.map(({ recipe, name }) => ({ value: recipe, name }))}
           note="What the stand-in does for it."
         />
@@ -202,8 +212,8 @@ export function PatternEditor({
               defaultValue={pattern.words ?? ''}
               onBlur={({ target }) => {
                 const words = Number(target.value);
-                if (target.value.trim() === '') onChange({ words: null });
-                else if (Number.isInteger(words) && words > 0 && words <= 5000) onChange({ words });
+                if (target.value.trim() === '') set({ words: null });
+                else if (Number.isInteger(words) && words > 0 && words <= 5000) set({ words });
                 else target.value = String(pattern.words ?? '');
               }}
               className="w-full rounded-md border px-2.5 py-1.5"

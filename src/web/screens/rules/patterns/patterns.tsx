@@ -158,10 +158,10 @@ export function Patterns() {
               <PatternEditor
                 key={pattern.id}
                 pattern={pattern}
-                onChange={(patch) =>
+                onChange={(work) =>
                   attempt(
                     change((patterns) =>
-                      patterns.map((one) => (one.id === pattern.id ? { ...one, ...patch } : one)),
+                      patterns.map((one) => (one.id === pattern.id ? { ...one, ...work(one) } : one)),
                     ),
                   )
                 }

@@ -1,10 +1,9 @@
 import { useCallback } from 'react';
-import { filledFields } from '../../../../../core/writing/index.ts';
 import { attempt } from '../../../../state/attempt.ts';
 import { useAppDispatch } from '../../../../state/store.ts';
 import { useCommands } from '../../../../state/use-commands.ts';
 import { patternAsked } from '../../../../state/view.ts';
-import { knownFor, patternsOf, shippedPattern } from '../../../../state/writing/ask-text.ts';
+import { filledWish, patternsOf } from '../../../../state/writing/ask-text.ts';
 import { usePost } from '../../frame/post-context.ts';
 import type { BodyEditor } from '../sheet/body-editor.ts';
 import { askedAt } from './asked-at.ts';
@@ -17,18 +16,11 @@ export function useAskAtOnce(body: BodyEditor): (pattern: string) => void {
   const { session, site } = usePost();
   return useCallback(
     (id: string) => {
-      const pattern = shippedPattern(id);
       const at = askedAt(body.editor);
-      const ask = async () => {
-        const known = await knownFor(session, at);
-        askInSheet(session, site, {
-          pattern,
-          values: filledFields(pattern, known),
-          along: pattern.along,
-          at,
-        });
-      };
-      attempt(ask(), 'No text could be asked for');
+      attempt(
+        filledWish(session, id, at).then((wish) => askInSheet(session, site, wish)),
+        'No text could be asked for',
+      );
     },
     [session, site, body],
   );

@@ -22,17 +22,10 @@ export function useUnreadChecks(
       return;
     }
     let isOver = false;
-    // The paragraphs themselves are no source of what they say.
-    const ids = new Set(pairs.map(([id]) => id));
-    const place = writingPlace(session, NOWHERE);
-    const draft = {
-      ...place.document.draft,
-      blocks: place.document.draft.blocks.filter(({ id }) => !ids.has(id)),
-    };
     const look = async () => {
       const worker = await studyWorker();
       const found = await worker.checkTexts(
-        { ...place, document: { ...place.document, draft } },
+        writingPlace(session, NOWHERE),
         pairs.map(([, text]) => text),
       );
       if (!isOver) setChecks(new Map(found.map((check, at) => [pairs[at][0], check])));
