@@ -91,11 +91,14 @@ interface Figure {
   isSmall: boolean;
 }
 
+/** A number behind one of these says where something stands. */
+const REFERENCE = /\b(?:sections?|examples?|figures?|tables?|chapters?|appendix|steps?|pages?)\s$/i;
+
 function figuresIn(text: string): Figure[] {
   const found: Figure[] = [];
   for (const hit of text.matchAll(NUMBER)) {
     const value = numberValue(hit[0]);
-    if (value === null) continue;
+    if (value === null || REFERENCE.test(text.slice(Math.max(0, hit.index - 12), hit.index))) continue;
     const end = hit.index + hit[0].length;
     const unit = /[£$€¥]/.test(hit[0]) ? hit[0].trim()[0] : unitAfter(text, end);
     const inWords = !/\d/.test(hit[0]);
@@ -113,7 +116,7 @@ function figuresIn(text: string): Figure[] {
 
 /** Days, months, and what is written with a capital and names nobody. */
 const NO_NAME =
-  /^(?:I|I['’]\w+|Monday|Tuesday|Wednesday|Thursday|Friday|Saturday|Sunday|January|February|March|April|May|June|July|August|September|October|November|December|English|British|American|European|Christmas|Easter|OK|TV|FAQ|PDF|GPS|USB|UK|US|EU)$/;
+  /^(?:I|I['’]\w+|(?:Mon|Tues|Wednes|Thurs|Fri|Satur|Sun)days?|January|February|March|April|May|June|July|August|September|October|November|December|English|British|American|European|Christmas|Easter|OK|TV|FAQ|PDF|GPS|USB|UK|US|EU)$/;
 const CAPITALISED =
   /\p{Lu}[\p{L}\p{M}'’-]*\p{Ll}[\p{L}\p{M}'’-]*(?:(?:\s(?:of|the|and|&|de|von|van)){0,2}\s\p{Lu}[\p{L}\p{M}'’-]*\p{Ll}[\p{L}\p{M}'’-]*)*/gu;
 
@@ -143,7 +146,10 @@ function namesIn(text: string): { start: number; end: number; name: string }[] {
         name = name.slice(rest[0].length);
       }
     }
-    return NO_NAME.test(name) ? [] : [{ start, end, name }];
+    const isReference = REFERENCE.test(`${name} `) && /^\s\d/.test(text.slice(end, end + 2));
+    // "DVD-ROMs" and its like name a kind of thing.
+    const isKind = /^\p{Lu}{2,}[-\p{Lu}\d]*s?$/u.test(name);
+    return NO_NAME.test(name) || isReference || isKind ? [] : [{ start, end, name }];
   });
 }
 
