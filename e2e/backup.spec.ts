@@ -20,6 +20,7 @@ test('everything goes into one file and comes back in place of what is here; tha
   await page.getByRole('link', { name: 'Versions' }).click();
   await page.getByLabel('Keep a version now').fill('Milestone');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('button', { name: /Milestone/ })).toBeVisible();
   const count = await posts(page);
   const backup = await savedBackup(page);
   await expect(page.getByText('The last one was saved today.')).toBeVisible();

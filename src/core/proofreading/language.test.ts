@@ -257,9 +257,10 @@ describe('a draft looked at again', () => {
       'a/',
     ]) {
       steps(1000, part);
-      const small = Math.min(steps(20_000, part), steps(20_000, part));
-      const large = steps(200_000, part);
-      expect([part, large < Math.max(60, 40 * small)]).toEqual([part, true]);
+      // Another program may hold one of the three runs up; not every one of several tries.
+      const isInProportion = () =>
+        steps(200_000, part) < Math.max(60, 40 * Math.min(steps(20_000, part), steps(20_000, part)));
+      expect([part, [1, 2, 3].some(isInProportion)]).toEqual([part, true]);
     }
   }, 60_000);
 });
