@@ -130,6 +130,52 @@ test('a text comes in view, is stopped, is taken sentence by sentence, and each 
   await expect(taken.first()).toBeVisible();
 });
 
+test('a long text goes on along the outline by itself, is stopped and asked again, and takes the headings along that wait', async ({
+  page,
+}) => {
+  const endpoint = await played({ pace: 25 });
+  await chooseEndpoint(page, endpoint.base, 'good');
+  await newPost(page);
+  await goTo(page, 'Outline');
+  await page.getByRole('button', { name: 'Add a heading' }).first().click();
+  for (const heading of ['The ferry', 'The dyke', 'The way home']) {
+    await page.keyboard.type(heading);
+    if (heading !== 'The way home') await page.keyboard.press('Enter');
+  }
+  await page.getByRole('button', { name: 'Put into the draft' }).click();
+  await goTo(page, 'Write');
+  const draft = page.getByRole('textbox', { name: 'Draft' });
+  await expect(draft.getByRole('heading')).toHaveCount(3);
+  await draft.getByRole('heading', { name: 'The ferry' }).click();
+  await page.keyboard.press('Home');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.type('We ride with the tide.');
+  await openPattern(page, 'Continue');
+  await page.getByLabel(/^Length/).fill('900');
+  await page.getByRole('button', { name: 'Write it' }).click();
+  const place = notTaken(page);
+  await expect(place.getByText(/2 of 4: The ferry/)).toBeVisible();
+  // A paragraph is taken while the rest is coming, and another one later.
+  await place.getByRole('button', { name: 'Take this paragraph' }).first().click();
+  await expect(place.getByText(/3 of 4: The dyke/)).toBeVisible();
+  await place.getByRole('button', { name: 'Stop' }).click();
+  await expect(place.getByText(/stopped/)).toBeVisible();
+  await place.getByRole('button', { name: 'Take this paragraph' }).first().click();
+  await expect(place.getByText('2 pieces taken')).toBeVisible();
+  await expect(page.getByText('2 paragraphs stand as they were generated')).toBeVisible();
+  await place.getByRole('button', { name: 'Try again' }).click();
+  await come(page);
+  await place.getByRole('button', { name: 'Take it', exact: true }).click();
+  // Each heading stands once, where its text is; nothing waits any more.
+  await expect(draft.getByRole('heading')).toHaveText(['The ferry', 'The dyke', 'The way home']);
+  await expect(draft.getByText('Begin with the list and not with the bags.')).toHaveCount(5);
+  expect(endpoint.asked.length).toBeGreaterThanOrEqual(7);
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
+  await expect(draft.getByText('Begin with the list and not with the bags.')).toHaveCount(1);
+  await expect(draft.getByRole('heading')).toHaveCount(3);
+});
+
 test('a passage is asked about and exchanged; what was generated stays marked until it is read', async ({
   page,
 }) => {

@@ -39,7 +39,12 @@ export {
   type ToCover,
 } from './outline-coverage.ts';
 export { ownNote } from './outline-words.ts';
-export { finishedDraft, placeholderHeadings } from './placeholders.ts';
+export {
+  finishedDraft,
+  placeholderHeadings,
+  unwrittenHeadings,
+  withPlannedHeadings,
+} from './placeholders.ts';
 export {
   type Ground,
   type Proposal,

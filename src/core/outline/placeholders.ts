@@ -1,5 +1,5 @@
 import type { Block, Draft } from '../draft/index.ts';
-import type { Outline } from './outline.ts';
+import type { Outline, OutlineItem } from './outline.ts';
 
 const isHeading = (block: Block) => block.kind === 'heading' && block.path.length === 0;
 const isWritten = ({ kind, text, image }: Block) =>
@@ -34,4 +34,28 @@ export function placeholderHeadings({ blocks }: Draft, outline: Outline): Set<st
 export function finishedDraft(draft: Draft, outline: Outline): Draft {
   const waiting = placeholderHeadings(draft, outline);
   return waiting.size === 0 ? draft : { ...draft, blocks: draft.blocks.filter(({ id }) => !waiting.has(id)) };
+}
+
+/** Headings of an outline that have no text yet, in its order: those that wait in the draft, and those that are not in it. */
+export function unwrittenHeadings(draft: Draft, outline: Outline): OutlineItem[] {
+  const waiting = placeholderHeadings(draft, outline);
+  const written = new Set(
+    draft.blocks.flatMap(({ id, kind, text }) =>
+      kind === 'heading' && !waiting.has(id) ? [text.trim()] : [],
+    ),
+  );
+  return outline.filter(({ text }) => text.trim() !== '' && !written.has(text.trim()));
+}
+
+/** A text that comes into a draft, its headings the outline's own where they wait for it: so both know each other. */
+export function withPlannedHeadings(text: Draft, draft: Draft, outline: Outline): Draft {
+  const planned = new Map(unwrittenHeadings(draft, outline).map((item) => [item.text.trim(), item.id]));
+  const blocks = text.blocks.map((block) => {
+    const key = block.text.trim();
+    const id = isHeading(block) ? planned.get(key) : undefined;
+    // Each stands once.
+    if (id !== undefined) planned.delete(key);
+    return id === undefined ? block : { ...block, id };
+  });
+  return { ...text, blocks };
 }

@@ -24,6 +24,8 @@ import {
   proposeOutlines,
   readPlan,
   reorderDraft,
+  unwrittenHeadings,
+  withPlannedHeadings,
   wordBudget,
 } from './index.ts';
 
@@ -329,6 +331,20 @@ describe('headings that wait for their text', () => {
       'Prices',
     ]);
     expect(finishedDraft(draft, [])).toBe(draft);
+  });
+  it('are written next, with those that are not in the draft at all', () => {
+    const ferry = { id: 'ferry', level: 2, text: 'The ferry ', note: '' };
+    const plan = [...outline, ferry, { ...ferry, id: 'empty', text: ' ' }];
+    expect(unwrittenHeadings(draft, plan).map(({ text }) => text)).toEqual(['Size', 'Last', 'The ferry ']);
+    // What was written under a heading of the same words is written.
+    const written = readMarkdown('## The ferry\n\nIt waits for nobody.').draft;
+    expect(unwrittenHeadings(written, [ferry])).toEqual([]);
+  });
+  it('are known again in a text that comes, each once', () => {
+    const text = readMarkdown('## Size\n\nBig.\n\n## Size\n\nAgain.\n\n## Hooks\n\nTwo.').draft;
+    const before = text.blocks.map((block) => block.id);
+    const after = withPlannedHeadings(text, draft, outline).blocks.map((block) => block.id);
+    expect(after).toEqual([id('Size'), ...before.slice(1)]);
   });
 });
 

@@ -1,6 +1,6 @@
-import type { Outward } from './ask-once.ts';
 import { goOut } from './go-out.ts';
 import type { HostPace } from './host-pace.ts';
+import type { Outward } from './outward.ts';
 import { Refusal } from './refusal.ts';
 
 /** How a link stands, as it crosses to the page. */

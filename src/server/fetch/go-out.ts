@@ -1,6 +1,7 @@
 import { setTimeout as wait } from 'node:timers/promises';
-import { type Answer, askOnce, checkedUrl, type Outward } from './ask-once.ts';
+import { type Answer, askOnce } from './ask-once.ts';
 import type { HostPace } from './host-pace.ts';
+import { checkedUrl, type Outward } from './outward.ts';
 import { Refusal } from './refusal.ts';
 
 /** Redirects that are followed. */

@@ -1,7 +1,7 @@
 import { createServer, type IncomingMessage, type RequestListener, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { gzipSync } from 'node:zlib';
-import type { Outward } from './ask-once.ts';
+import type { Outward } from './outward.ts';
 
 /** A server of this machine that plays a host of the network, with what was asked of it. */
 export interface PlayedHost {

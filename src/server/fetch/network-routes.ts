@@ -2,9 +2,9 @@ import { randomBytes, timingSafeEqual } from 'node:crypto';
 import express, { type RequestHandler, Router } from 'express';
 import { type Options, rateLimit } from 'express-rate-limit';
 import { ownPages } from '../own-pages.ts';
-import type { Outward } from './ask-once.ts';
 import { checkAddress } from './check-address.ts';
 import { HostPace } from './host-pace.ts';
+import type { Outward } from './outward.ts';
 import { readPage } from './read-page.ts';
 import { RobotsRules } from './robots-rules.ts';
 

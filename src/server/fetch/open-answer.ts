@@ -1,14 +1,17 @@
 import { type IncomingMessage, request as requestHttp } from 'node:http';
 import { request as requestHttps } from 'node:https';
-import { asRefusal, checkedLookup, type Outward } from './ask-once.ts';
+import { asRefusal, checkedLookup, type Outward } from './outward.ts';
 
-/** Sends one request and answers once its head is here; what follows is read by whoever asked. Redirects are not followed. */
+/**
+ * Sends one request and answers once its head is here; what follows is read by whoever asked. Redirects are not followed; no
+ * cookies, nothing that tells who the writer is but what `headers` say.
+ */
 export function openAnswer(
   url: URL,
-  method: 'GET' | 'POST',
+  method: 'GET' | 'HEAD' | 'POST',
   { allowed, agent, resolve }: Pick<Outward, 'allowed' | 'agent' | 'resolve'>,
   signal: AbortSignal,
-  { headers = {}, body }: { headers?: Record<string, string>; body?: string } = {},
+  { headers = {}, body }: { headers?: Record<string, string>; body?: string | Buffer } = {},
 ): Promise<IncomingMessage> {
   return new Promise((done, fail) => {
     const send = url.protocol === 'https:' ? requestHttps : requestHttp;

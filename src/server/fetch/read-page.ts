@@ -1,7 +1,7 @@
 import { decodeText, UnreadableFile } from '../../core/draft/index.ts';
-import type { Outward } from './ask-once.ts';
 import { goOut } from './go-out.ts';
 import type { HostPace } from './host-pace.ts';
+import type { Outward } from './outward.ts';
 import { Refusal } from './refusal.ts';
 import type { RobotsRules } from './robots-rules.ts';
 

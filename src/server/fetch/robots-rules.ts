@@ -1,7 +1,7 @@
 import robotsParser from 'robots-parser';
-import type { Outward } from './ask-once.ts';
 import { goOut } from './go-out.ts';
 import type { HostPace } from './host-pace.ts';
+import type { Outward } from './outward.ts';
 import { Refusal } from './refusal.ts';
 
 /** Milliseconds for which a host's rules are remembered. */

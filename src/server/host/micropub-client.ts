@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { ENTRY_PROPERTIES, type EntryProperties, textOfProperty } from '../../core/blog/index.ts';
-import { type Answer, askOnce, checkedUrl, type Outward } from '../fetch/ask-once.ts';
+import { type Answer, askOnce } from '../fetch/ask-once.ts';
+import { checkedUrl, type Outward } from '../fetch/outward.ts';
 import { Refusal } from '../fetch/refusal.ts';
 import {
   type BlogHost,

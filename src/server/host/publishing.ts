@@ -1,9 +1,9 @@
 import type { BlogSettings } from '../../core/blog/index.ts';
 import { decodeText, UnreadableFile } from '../../core/draft/index.ts';
 import type { BlogStore } from '../blog/blog-store.ts';
-import type { Outward } from '../fetch/ask-once.ts';
 import { goOut } from '../fetch/go-out.ts';
 import { HostPace } from '../fetch/host-pace.ts';
+import type { Outward } from '../fetch/outward.ts';
 import { Refusal } from '../fetch/refusal.ts';
 import { type BlogHost, HostProblem } from './blog-host.ts';
 import type { ContentFolder } from './content-folder.ts';

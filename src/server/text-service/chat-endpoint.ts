@@ -1,7 +1,7 @@
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Message, TextEvent } from '../../core/writing/index.ts';
-import type { Outward } from '../fetch/ask-once.ts';
 import { openAnswer } from '../fetch/open-answer.ts';
+import type { Outward } from '../fetch/outward.ts';
 import { Refusal } from '../fetch/refusal.ts';
 import { endpointAddress } from './endpoint-address.ts';
 import { ended, readStream, readText, readWhole, refusalInWords } from './read-chat.ts';

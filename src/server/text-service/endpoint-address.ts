@@ -1,5 +1,5 @@
 import { type AllowedHost, allowanceFor } from '../fetch/allowed-hosts.ts';
-import { checkedUrl } from '../fetch/ask-once.ts';
+import { checkedUrl } from '../fetch/outward.ts';
 import { Refusal } from '../fetch/refusal.ts';
 
 /** Names of this machine: what runs here may be asked without encryption. */

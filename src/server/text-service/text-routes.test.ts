@@ -1,15 +1,17 @@
-import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { inspect } from 'node:util';
 import express from 'express';
 import request from 'supertest';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import {
   nothingKnown,
   SHIPPED_PATTERNS,
   type TextEvent,
   type TextRequest,
 } from '../../core/writing/index.ts';
+import { createApp } from '../app.ts';
 import { PLAYED_KEY, PLAYED_TEXT, type PlayedEndpoint, playEndpoint } from './played-endpoint.test-data.ts';
 import { textRoutes } from './text-routes.ts';
 
@@ -144,6 +146,55 @@ describe('the way of a page to text', () => {
     const open = await put({ base: 'http://text.example/v1', key: PLAYED_KEY });
     expect([open.status, JSON.stringify(open.body)]).toEqual([409, expect.stringMatching(/https alone/)]);
     expect(JSON.stringify(open.body)).not.toContain(PLAYED_KEY);
+  });
+  it('prints no key, whatever goes wrong with it, and writes it to its own file alone', async () => {
+    const printed: string[] = [];
+    const spies = [
+      ...(['log', 'info', 'warn', 'error', 'debug'] as const).map((name) =>
+        vi.spyOn(console, name).mockImplementation((...said) => void printed.push(inspect(said))),
+      ),
+      ...[process.stdout, process.stderr].map((stream) =>
+        vi.spyOn(stream, 'write').mockImplementation((said) => {
+          printed.push(String(said));
+          return true;
+        }),
+      ),
+    ];
+    const own = mkdtempSync(join(tmpdir(), 'texts-server-'));
+    mkdirSync(join(own, 'web', 'assets'), { recursive: true });
+    writeFileSync(join(own, 'web', 'index.html'), '<p>application</p>');
+    // As it is started outside of tests, with what it prints then.
+    vi.stubEnv('NODE_ENV', 'production');
+    const server = createApp({
+      web: join(own, 'web'),
+      demo: null,
+      market: join(own, 'market.json'),
+      version: 'test',
+      texts: join(own, 'texts'),
+    });
+    const { base } = endpoint;
+    await request(server).put('/text/key').send({ base, key: PLAYED_KEY }).expect(200);
+    await request(server).put('/text/key').type('json').send(`{"key": ${PLAYED_KEY}`);
+    await request(server)
+      .put('/text/key')
+      .send({ base, key: [PLAYED_KEY] });
+    for (const model of ['unknown-key', 'forbidden', 'cuts', 'malformed', 'page', 'says-error', 'moved'])
+      await request(server)
+        .post('/text/generate')
+        .send({ way: { kind: 'endpoint', base, model }, request: asked() });
+    await request(server).post('/text/models').send({ base });
+    console.error('the last line');
+    for (const spy of spies) spy.mockRestore();
+    vi.unstubAllEnvs();
+    expect(endpoint.asked.filter(({ key }) => key === PLAYED_KEY).length).toBeGreaterThan(6);
+    expect(printed.join('\n')).toContain('the last line');
+    expect(printed.filter((said) => said.includes(PLAYED_KEY.slice(4, 24)))).toEqual([]);
+    const files = readdirSync(own, { recursive: true, withFileTypes: true }).filter((one) => one.isFile());
+    const holding = files.filter((one) =>
+      readFileSync(join(one.parentPath, one.name), 'utf8').includes(PLAYED_KEY),
+    );
+    expect(holding).toHaveLength(1);
+    rmSync(own, { recursive: true });
   });
   it('is for the pages of this server alone', async () => {
     const { status } = await request(app)

@@ -1,7 +1,7 @@
 import express, { Router } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import type { TextEvent, TextRequest, TextWay } from '../../core/writing/index.ts';
-import type { Outward } from '../fetch/ask-once.ts';
+import type { Outward } from '../fetch/outward.ts';
 import { Refusal } from '../fetch/refusal.ts';
 import { TokenStore } from '../host/token-store.ts';
 import { ownPages } from '../own-pages.ts';

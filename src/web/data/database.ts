@@ -67,6 +67,9 @@ class Database extends Dexie {
     });
     this.version(6).upgrade(wholeFieldsOfPosts);
     this.version(7).upgrade(wholeFieldsOfPosts);
+    this.version(8).stores({
+      generations: 'id, siteId, [siteId+postId], [siteId+postId+recipe], [siteId+postId+asked.taken]',
+    });
   }
 }
 

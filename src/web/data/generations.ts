@@ -6,6 +6,8 @@ export type AskedRow = GenerationRow & { asked: GenerationAsked };
 
 const isAsked = (row: GenerationRow): row is AskedRow => row.asked !== undefined;
 
+const TAKEN: readonly GenerationAsked['taken'][] = ['part', 'whole'];
+
 const latestFirst = (a: GenerationRow, b: GenerationRow) =>
   a.at < b.at ? 1 : a.at > b.at ? -1 : a.id < b.id ? -1 : 1;
 
@@ -18,6 +20,23 @@ export async function askedOf(siteId: string, postId: string): Promise<AskedRow[
 /** Everything that was generated for a site, the latest first. */
 export const generationsOfSite = async (siteId: string): Promise<GenerationRow[]> =>
   (await database().generations.where('siteId').equals(siteId).toArray()).sort(latestFirst);
+
+/**
+ * Texts that the draft of a post has paragraphs of: those that came back for a brief, and those that were taken. Others are not even
+ * looked at: a post may have hundreds, and one that is coming changes every second.
+ */
+export async function originsOf(siteId: string, postId: string): Promise<GenerationRow[]> {
+  const { generations } = database();
+  const [came, taken] = await Promise.all([
+    generations.where('[siteId+postId+recipe]').equals([siteId, postId, 'brief']).toArray(),
+    generations
+      .where('[siteId+postId+asked.taken]')
+      .anyOf(TAKEN.map((how) => [siteId, postId, how]))
+      .toArray(),
+  ]);
+  // What came back for a brief does not know where it went.
+  return [...came, ...taken.filter(({ asked }) => (asked?.blocks?.length ?? 0) > 0)];
+}
 
 /** Begins to keep a text that is asked for. */
 export const beginGeneration = async (row: AskedRow): Promise<void> => {
@@ -64,12 +83,7 @@ export async function sayRead(
   const { generations } = database();
   const change = (work: (read: readonly string[], own: readonly string[]) => string[]) =>
     database().transaction('rw', generations, async () => {
-      const rows = await generations.where('[siteId+postId]').equals([siteId, postId]).toArray();
-      // What came back for a brief does not know where it went.
-      const origins = rows.filter(
-        ({ recipe, asked }) => recipe === 'brief' || (asked?.blocks?.length ?? 0) > 0,
-      );
-      for (const row of origins) {
+      for (const row of await originsOf(siteId, postId)) {
         const own = blockIds.filter((id) => !row.asked || row.asked.blocks?.includes(id));
         if (own.length > 0) await generations.put({ ...row, read: work(row.read ?? [], own) });
       }

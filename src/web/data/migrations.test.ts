@@ -43,6 +43,18 @@ const FIFTH = {
 };
 const NO_STUDIES = { studies: [], studyPages: [], briefs: [], generations: [] };
 
+/** A text that came back for a brief, as it is kept since version 5. */
+const CAME_BACK = {
+  id: 'generation-1',
+  siteId: 'site-1',
+  postId: 'tides',
+  at: '2026-11-01T00:00:00Z',
+  recipe: 'brief',
+  title: 'Came back',
+  input: '',
+  output: 'The tide turns at noon.',
+};
+
 /** A study as it is begun. */
 const study = {
   id: 'study-1',
@@ -66,6 +78,7 @@ describe.each([
   { version: 3, schema: THIRD, rows: third },
   { version: 4, schema: FOURTH, rows: fourth },
   { version: 5, schema: FIFTH, rows: { ...fourth, ...NO_STUDIES } },
+  { version: 7, schema: FIFTH, rows: { ...fourth, ...NO_STUDIES, generations: [CAME_BACK] } },
 ])('a database of schema $version', ({ version, schema, rows }) => {
   it('is opened by today’s code with everything in it, and written on', async () => {
     const name = `migrated-${version}`;
@@ -114,6 +127,10 @@ describe.each([
         3,
         [['tide table', 900]],
       ]);
+    }
+    if (version > 5) {
+      const { originsOf } = await import('./generations.ts');
+      expect(await originsOf('site-1', 'tides')).toEqual([CAME_BACK]);
     }
     const { addStudy, studyOfPost } = await import('./studies.ts');
     await addStudy({ ...study, posts: ['tides'] }, []);

@@ -1,5 +1,5 @@
 import { defaultProfile } from '../../../core/criteria/index.ts';
-import { type OutlineItem, placeholderHeadings } from '../../../core/outline/index.ts';
+import { type OutlineItem, unwrittenHeadings } from '../../../core/outline/index.ts';
 import { writingOf } from '../../../core/site/index.ts';
 import {
   type Along,
@@ -179,15 +179,10 @@ function partsOf(
 
 /** Headings of the outline that have no text yet, from the caret on. */
 function waitingAfter(session: PostSession, blockId: string | null): OutlineItem[] {
-  const { outline } = session.content;
   const { blocks } = session.body;
-  const open = new Set(placeholderHeadings(session.body, outline));
   const at = blockId === null ? blocks.length : blocks.findIndex(({ id }) => id === blockId);
   const before = new Set(blocks.slice(0, Math.max(0, at + 1)).map(({ id }) => id));
-  const written = new Set(
-    blocks.flatMap(({ id, kind, text }) => (kind === 'heading' && !open.has(id) ? [text.trim()] : [])),
-  );
-  return outline.filter(({ id, text }) => text.trim() !== '' && !before.has(id) && !written.has(text.trim()));
+  return unwrittenHeadings(session.body, session.content.outline).filter(({ id }) => !before.has(id));
 }
 
 /** Asks for a text. */

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { type Draft, readMarkdown } from '../../../../core/draft/index.ts';
 import { ownNote, placeholderHeadings } from '../../../../core/outline/index.ts';
 import { uneditedBlocks } from '../../../../core/writing/index.ts';
-import { generationsOf } from '../../../data/briefs.ts';
+import { originsOf } from '../../../data/generations.ts';
 import type { PostSession } from '../../../state/post/post-session.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { useLiveQuery } from '../../../state/use-live-query.ts';
@@ -10,28 +10,21 @@ import { useLiveQuery } from '../../../state/use-live-query.ts';
 const NONE: string[] = [];
 const NOTHING: ReadonlyMap<string, string> = new Map();
 
-/** Texts that came back, read once each: they never change. */
-const read = new Map<string, Draft>();
+/** Texts as they were read last: only one that is still coming changes. */
+const read = new Map<string, { output: string; draft: Draft }>();
 
 function draftOf(id: string, output: string): Draft {
-  let draft = read.get(id);
-  if (!draft) {
-    draft = readMarkdown(output).draft;
-    read.set(id, draft);
-  }
+  const known = read.get(id);
+  if (known?.output === output) return known.draft;
+  const { draft } = readMarkdown(output);
+  read.set(id, { output, draft });
   return draft;
 }
 
 /** Blocks that stand as they came back for a brief, or as they were generated and taken; looked at anew with each save. */
 export function useUnedited(session: PostSession): string[] {
   const savedAt = useAppSelector((state) => state.openPost.savedAt);
-  const rows = useLiveQuery(
-    async () =>
-      (await generationsOf(session.siteId, session.id)).filter(
-        ({ recipe, asked }) => recipe === 'brief' || (asked?.blocks?.length ?? 0) > 0,
-      ),
-    [session],
-  );
+  const rows = useLiveQuery(() => originsOf(session.siteId, session.id), [session]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: anew with each save, as what was edited counts no more
   return useMemo(
     () =>

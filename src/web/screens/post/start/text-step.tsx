@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { defaultProfile } from '../../../../core/criteria/index.ts';
 import { readMarkdown } from '../../../../core/draft/index.ts';
-import { outlineFromDraft, placeholderHeadings } from '../../../../core/outline/index.ts';
+import { outlineFromDraft, unwrittenHeadings, withPlannedHeadings } from '../../../../core/outline/index.ts';
 import { readable, textPieces, wishedLength, wordsOf } from '../../../../core/writing/index.ts';
 import { changeGeneration } from '../../../data/generations.ts';
 import { attempt } from '../../../state/attempt.ts';
@@ -29,13 +29,7 @@ export function TextStep() {
   const length = wishedLength(fields, study?.facts ?? null, limits.bodyWords);
   const [words, setWords] = useState<number | null>(Math.round((length.from + length.to) / 2));
   const [run, setRun] = useState(guidedOf(session.id).text);
-  const written = new Set(
-    session.body.blocks.filter(({ kind }) => kind === 'heading').map(({ text }) => text.trim()),
-  );
-  const waiting = placeholderHeadings(session.body, outline);
-  const open = outline.filter(
-    ({ id, text }) => text.trim() && (!written.has(text.trim()) || waiting.has(id)),
-  );
+  const open = unwrittenHeadings(session.body, outline);
   const ask = async () => {
     const { values, along } = await filledWish(session, 'section', NOWHERE);
     const wish = words ?? length.to;
@@ -78,13 +72,9 @@ function WholeText({ run, wished }: { run: TextInHand; wished: number | null }) 
   const isRunning = state.finish === 'running';
   const count = wordsOf([state.text]);
   const put = () => {
-    const { blocks } = readMarkdown(state.text, nextId).draft;
     const { outline } = session.content;
-    // Planned headings are the outline's own, so that both know each other; those that wait give way.
-    const known = new Map(outline.map(({ id, text }) => [text.trim(), id]));
-    const own = blocks.map((block) =>
-      block.kind === 'heading' ? { ...block, id: known.get(block.text.trim()) ?? block.id } : block,
-    );
+    // Planned headings are the outline's own, and those that wait give way.
+    const own = withPlannedHeadings(readMarkdown(state.text, nextId).draft, session.body, outline).blocks;
     const ids = new Set(own.map(({ id }) => id));
     const draft = {
       ...session.body,

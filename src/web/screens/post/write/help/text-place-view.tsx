@@ -54,7 +54,7 @@ export function TextPlaceView({ place, body }: { place: TextPlace; body: BodyEdi
             .map(({ markdown }) => markdown)
             .join('\n\n');
     if (!left) return;
-    if (takeWhole(body, place, left, how)) closePlace(session.id);
+    if (takeWhole({ body, session }, place, left, how)) closePlace(session.id);
     else setPressed('What was selected is not there any more: take the text here instead.');
   };
   return (
@@ -96,9 +96,11 @@ export function TextPlaceView({ place, body }: { place: TextPlace; body: BodyEdi
             check={checks[at] ?? null}
             takenSentences={piece.sentences.map((_, sentence) => isTaken(at, sentence)).join()}
             onParagraph={
-              isRunning && at === pieces.length - 1 ? null : () => takeParagraph(body, placeNow(), piece, at)
+              isRunning && at === pieces.length - 1
+                ? null
+                : () => takeParagraph({ body, session }, placeNow(), piece, at)
             }
-            onSentence={(sentence) => takeSentence(body, placeNow(), piece, at, sentence)}
+            onSentence={(sentence) => takeSentence({ body, session }, placeNow(), piece, at, sentence)}
           />
         ))}
         {isRunning && pieces.length === 0 && (
@@ -148,7 +150,7 @@ function useGain(body: BodyEditor, place: TextPlace, { finish, text }: RunState)
     if (finish === 'running' || finish === 'failed' || text.trim() === '') return;
     let isOver = false;
     const step = wholeStep(
-      body,
+      { body, session },
       text,
       place.hasSelection && place.pattern.along.includes('selection') ? 'instead' : 'here',
     );

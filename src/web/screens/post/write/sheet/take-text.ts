@@ -39,19 +39,25 @@ const ownStep = (tr: Transaction): Transaction => closeHistory(tr).setMeta('addT
 
 /**
  * A step that puts blocks in at the place of a text that is not yet taken: in the place of an empty line before it, joined to a list
- * of its kind before it. Null where there is no such place.
+ * of its kind before it. A heading that waits gives way to the one that comes with its id. Null where there is no such place.
  */
 export function blocksTaken(state: EditorState, draft: Draft): Taken | null {
   const place = textPlaceIn(state);
   const nodes = nodesOf(state, draft);
   if (!place || nodes.length === 0) return null;
   const { tr } = state;
-  const before = state.doc.resolve(place.at).nodeBefore;
-  const from = isEmptyLine(before) ? place.at - before!.nodeSize : place.at;
-  tr.replaceWith(from, place.at, Fragment.from(nodes));
+  const ids = new Set(blockIdsIn(nodes));
+  state.doc.forEach((node, at) => {
+    const isThere = ids.has(String(node.attrs['blockId']));
+    if (isThere) tr.delete(tr.mapping.map(at), tr.mapping.map(at + node.nodeSize));
+  });
+  const to = tr.mapping.map(place.at);
+  const before = tr.doc.resolve(to).nodeBefore;
+  const from = isEmptyLine(before) ? to - before!.nodeSize : to;
+  tr.replaceWith(from, to, Fragment.from(nodes));
   const first = nodes[0].type.name;
   if (from > 0 && /List$/.test(first) && tr.doc.resolve(from).nodeBefore?.type.name === first) tr.join(from);
-  return { tr: ownStep(tr), blockIds: blockIdsIn(nodes) };
+  return { tr: ownStep(tr), blockIds: [...ids] };
 }
 
 /** A step that adds a sentence to the end of a block; null where the block is gone or holds no words. */
