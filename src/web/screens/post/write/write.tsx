@@ -28,6 +28,7 @@ import { PicturePicker } from './pictures/picture-picker.tsx';
 import { bodyEditor } from './sheet/body-editor.ts';
 import { EmbedDialog } from './sheet/embed-dialog.tsx';
 import { FindBar } from './sheet/find-bar.tsx';
+import { focusedChain } from './sheet/focused-chain.ts';
 import { LINK_KEYS } from './sheet/link-picker.tsx';
 import { addEmbed, addFootnote, addLinkLine, addStep, setMore } from './sheet/put-in.ts';
 import { Toolbar } from './sheet/toolbar.tsx';
@@ -216,7 +217,7 @@ export function Write() {
                     onKeyDown={(event) => {
                       if (!isEnter(event)) return;
                       event.preventDefault();
-                      body.editor.commands.focus('start');
+                      focusedChain(body.editor).focus('start').run();
                     }}
                     className="field-sizing-content mb-3 block w-full resize-none bg-transparent font-serif text-[28px] leading-tight font-semibold outline-none"
                   />

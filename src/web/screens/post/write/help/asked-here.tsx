@@ -50,7 +50,7 @@ export function AskedHere({
       taken: [],
       again: () => askText(session, site, { pattern, values, along, at: askedAt(body.editor) }, key),
     });
-    body.editor.commands.focus();
+    body.editor.view.focus();
   };
   const inPlace = new Set(placeOf(session.id)?.runs.flatMap(({ state }) => state.rows));
   return (

@@ -15,6 +15,7 @@ import { commandFor } from '../../../../state/commands.ts';
 import type { BodyOwner } from '../../../../state/post/post-in-hand.ts';
 import type { PostSession } from '../../../../state/post/post-session.ts';
 import { extensions } from './extensions.ts';
+import { focusedChain } from './focused-chain.ts';
 import { type Ask, insertMenu } from './insert-menu.tsx';
 import { notesPlugin } from './notes-plugin.ts';
 import { pasteHandlers } from './paste.ts';
@@ -151,7 +152,7 @@ export class BodyEditor implements BodyOwner {
   select({ blockId, start, end }: { blockId: string; start: number; end: number }): void {
     const [from, to] = [this.positionOf(blockId, start), this.positionOf(blockId, end)];
     if (!from || !to) return;
-    const chain = this.editor.chain().focus();
+    const chain = focusedChain(this.editor);
     if (from.node.isTextblock) chain.setTextSelection({ from: from.at, to: to.at }).scrollIntoView().run();
     else chain.setNodeSelection(from.start).scrollIntoView().run();
   }

@@ -10,6 +10,7 @@ import { NOTE_SIGN, STEP_LOOKS, safeHref } from '../../../../../core/draft/index
 import { fromClipboard, wholeBlock } from './clipboard.ts';
 import { EmbedView } from './embed-view.tsx';
 import { FigureView } from './figure-view.tsx';
+import { focusedChain } from './focused-chain.ts';
 import { KeptView } from './kept-view.tsx';
 import { noteNumbers } from './note-numbers.ts';
 import { addFootnote, lineEmbedded } from './put-in.ts';
@@ -177,9 +178,7 @@ const NoteRef = Node.create({
 function leadTo(editor: Editor, blockId: string): void {
   editor.state.doc.descendants((node, at) => {
     if (node.attrs['blockId'] !== blockId) return true;
-    editor
-      .chain()
-      .focus()
+    focusedChain(editor)
       .setTextSelection(at + 1 + node.content.size)
       .scrollIntoView()
       .run();

@@ -107,7 +107,7 @@ export function FindBar({ editor, session }: { editor: Editor; session: PostSess
   };
   const close = () => {
     dispatch(findingSet(false));
-    editor.commands.focus();
+    editor.view.focus();
   };
   /** Puts the other words where the found ones stood, the last first so that places stay right. */
   const put = (places: readonly { from: number; to: number }[]) => {

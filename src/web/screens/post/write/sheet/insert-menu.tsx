@@ -3,6 +3,7 @@ import { PluginKey } from '@tiptap/pm/state';
 import { ReactRenderer } from '@tiptap/react';
 import Suggestion, { type SuggestionProps } from '@tiptap/suggestion';
 import { type Ref, useEffect, useId, useImperativeHandle, useRef, useState } from 'react';
+import { focusedChain } from './focused-chain.ts';
 import { addFootnote, setMore } from './put-in.ts';
 
 /** What the menu can ask of the screen around the sheet. */
@@ -22,7 +23,7 @@ interface Insert {
   run: (editor: Editor, range: Range, ask: (what: Ask) => void) => void;
 }
 
-const cleared = (editor: Editor, range: Range) => editor.chain().focus().deleteRange(range);
+const cleared = (editor: Editor, range: Range) => focusedChain(editor).deleteRange(range);
 
 const INSERTS: readonly Insert[] = [
   ...([2, 3, 4] as const).map(

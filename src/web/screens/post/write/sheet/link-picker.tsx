@@ -11,6 +11,7 @@ import { Button } from '../../../../ui/button.tsx';
 import { CheckField } from '../../../../ui/check-field.tsx';
 import { IconButton } from '../../../../ui/icon-button.tsx';
 import { type Place, PlaceField } from '../../../../ui/place-field.tsx';
+import { focusedChain } from './focused-chain.ts';
 
 /** Keys that link the words that are selected; without a selection they open the palette. */
 export const LINK_KEYS = 'Mod+K';
@@ -56,7 +57,7 @@ export function LinkPicker({
   const set = ({ address, title }: Place) => {
     const href = safeHref(address);
     if (href === null) return;
-    const chain = editor.chain().focus();
+    const chain = focusedChain(editor);
     // Without selected words the title itself becomes the link.
     if (editor.state.selection.empty && !active)
       chain
@@ -110,7 +111,7 @@ export function LinkPicker({
               look="word"
               className="mt-2"
               onClick={() => {
-                editor.chain().focus().extendMarkRange('link').unsetLink().run();
+                focusedChain(editor).extendMarkRange('link').unsetLink().run();
                 setOpen(false);
               }}
             >

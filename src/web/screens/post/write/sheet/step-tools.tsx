@@ -2,6 +2,7 @@ import type { Editor } from '@tiptap/core';
 import type { StepLook } from '../../../../../core/draft/index.ts';
 import { Button } from '../../../../ui/button.tsx';
 import { Choice } from '../../../../ui/choice.tsx';
+import { focusedChain } from './focused-chain.ts';
 
 /** How the next step in hand looks to readers, and where it leads. */
 export function StepTools({
@@ -45,7 +46,7 @@ export function StepTools({
       <Button
         look="word"
         className="ml-auto"
-        onClick={() => editor.chain().focus().updateAttributes('paragraph', { step: null }).run()}
+        onClick={() => focusedChain(editor).updateAttributes('paragraph', { step: null }).run()}
       >
         Make it a paragraph
       </Button>

@@ -1,8 +1,9 @@
 import type { Editor } from '@tiptap/core';
+import { focusedChain } from './focused-chain.ts';
 
 /** What can be done to the table in hand. */
 export function TableTools({ editor }: { editor: Editor }) {
-  const run = () => editor.chain().focus();
+  const run = () => focusedChain(editor);
   const tools: [name: string, act: () => void][] = [
     ['Row above', () => run().addRowBefore().run()],
     ['Row below', () => run().addRowAfter().run()],

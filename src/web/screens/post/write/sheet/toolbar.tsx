@@ -29,6 +29,7 @@ import { findingSet, patternAsked } from '../../../../state/view.ts';
 import { FileInput } from '../../../../ui/file-button.tsx';
 import { IconButton } from '../../../../ui/icon-button.tsx';
 import { insertPictures } from '../pictures/insert-pictures.ts';
+import { focusedChain } from './focused-chain.ts';
 import { LinkPicker } from './link-picker.tsx';
 import { addFootnote } from './put-in.ts';
 import { StepTools } from './step-tools.tsx';
@@ -82,7 +83,7 @@ export function Toolbar({
       canRedo: live.can().redo(),
     }),
   });
-  const run = () => editor.chain().focus();
+  const run = () => focusedChain(editor);
   const tools = [
     {
       name: 'Heading 2',
