@@ -10,7 +10,16 @@ import { faultsOf } from './steps/accessibility.ts';
 import { savedBackup } from './steps/backups.ts';
 import { file } from './steps/files.ts';
 import { chooseEndpoint, chooseModel, come, notTaken, openPattern } from './steps/texts.ts';
-import { caretAtEndOf, downloaded, goTo, newPost, openPost, saved, scoreOf } from './steps/writer.ts';
+import {
+  caretAtEndOf,
+  downloaded,
+  goTo,
+  newPost,
+  openPost,
+  saved,
+  scoreOf,
+  toPosts,
+} from './steps/writer.ts';
 
 const endpoints: PlayedEndpoint[] = [];
 test.afterAll(async () => {
@@ -412,9 +421,21 @@ test('a voice is learnt from posts, said in own words, and texts are held agains
   const rule = page.getByLabel('Rule: sentences');
   await rule.fill('Keep sentences under twenty words.');
   await rule.press('Tab');
+  // Kept before a page is loaded anew.
+  await toPosts(page);
   await openPost(page, 'Packing for a tour with children');
   await page.getByRole('tab', { name: 'Voice' }).click();
   await expect(page.getByText(/of 100 near to “Short posts”/)).toBeVisible();
+  await expect(page.getByText('It costs no points.')).toBeVisible();
+  // Unless the house gives some: the effect is seen before it is applied.
+  await page.goto('/rules/criteria');
+  const effect = page.getByRole('complementary', { name: 'Effect' });
+  await page.getByLabel('Sounds like the house').fill('20');
+  await expect(effect.getByText(/of \d+ posts \d+ up, \d+ down/)).toBeVisible();
+  await page.getByRole('button', { name: 'Apply 1 change' }).click();
+  await openPost(page, 'Packing for a tour with children');
+  await page.getByRole('tab', { name: 'Voice' }).click();
+  await expect(page.getByText('The house gives points for it.')).toBeVisible();
   await openPattern(page, 'Introduction');
   await page.getByRole('button', { name: 'What is sent' }).click();
   await expect(

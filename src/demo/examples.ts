@@ -1,4 +1,4 @@
-import { defaultProfile } from '../core/criteria/index.ts';
+import { defaultProfile, wholeProfile } from '../core/criteria/index.ts';
 import { documentOfPage } from '../core/formats/index.ts';
 import { Vocabulary, WordBases } from '../core/language/index.ts';
 import { postPath } from '../core/listing/index.ts';
@@ -109,7 +109,7 @@ export function demoExamples(
 ): GenerationRow[] {
   const bases = new WordBases(new Vocabulary());
   const own = studied(study, bases);
-  const limits = (site.profile ?? defaultProfile).limits;
+  const limits = wholeProfile(site.profile).limits;
   const places = [...posts]
     .sort((a, b) => rankOf(a.row.id) - rankOf(b.row.id))
     .map((at): Place => {

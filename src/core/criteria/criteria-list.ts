@@ -8,6 +8,7 @@ import { headingDistinct } from './rules/heading-distinct.ts';
 import { headingKeyword } from './rules/heading-keyword.ts';
 import { headingOrder } from './rules/heading-order.ts';
 import { headingSpacing } from './rules/heading-spacing.ts';
+import { houseVoice } from './rules/house-voice.ts';
 import { imageNames } from './rules/image-name.ts';
 import { imagePresent } from './rules/image-present.ts';
 import { imageWeight } from './rules/image-weight.ts';
@@ -95,6 +96,7 @@ export const CRITERIA = [
   sentenceLength,
   scannable,
   claimsSourced,
+  houseVoice,
 ] as const;
 
 export type CriterionId = (typeof CRITERIA)[number]['id'];

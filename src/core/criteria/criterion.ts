@@ -3,7 +3,7 @@ import type { DraftEdit } from './edits.ts';
 import type { Group } from './groups.ts';
 import type { Limits } from './limits.ts';
 import type { Need } from './needs.ts';
-import type { SiteFacts, StudyFacts } from './surroundings.ts';
+import type { SiteFacts, StudyFacts, VoiceFacts } from './surroundings.ts';
 
 /** A place that a criterion speaks of. Offsets are UTF-16 code units of the block's text. */
 export interface Evidence {
@@ -46,6 +46,8 @@ export interface Context {
   site: SiteFacts | null;
   /** Null: no result pages were studied. */
   study: StudyFacts | null;
+  /** Null or absent: the house gives no points for its voice, or has none. */
+  voice?: VoiceFacts | null;
 }
 
 /** Where a note stands when it speaks of no place in the text. */

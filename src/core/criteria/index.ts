@@ -35,7 +35,7 @@ export { LIMIT_MEANINGS, type LimitMeaning, RAMP_CORNERS } from './limit-meaning
 export type { Limits, Ramp } from './limits.ts';
 export { isForAnyPage } from './needs.ts';
 export { gainOf, isWholePost, notesOf } from './notes.ts';
-export { defaultProfile, type Profile, readProfile } from './profile.ts';
+export { defaultProfile, type Profile, readProfile, wholeProfile } from './profile.ts';
 export { ramp } from './ramp.ts';
 export { type ReportFacts, reportFacts } from './report-facts.ts';
 export { ownFigure, type StatedFigure, statedFigures } from './rules/claims-sourced.ts';
@@ -52,7 +52,15 @@ export {
 } from './score.ts';
 export { type SectionFacts, sectionFacts } from './section-facts.ts';
 export { sectionRemarks } from './section-remarks.ts';
-export type { PostRef, SiteFacts, StudyBand, StudyFacts, StudyTerm, StudyTopic } from './surroundings.ts';
+export type {
+  PostRef,
+  SiteFacts,
+  StudyBand,
+  StudyFacts,
+  StudyTerm,
+  StudyTopic,
+  VoiceFacts,
+} from './surroundings.ts';
 export { type TermUseInDraft, termBand, termUses } from './term-use.ts';
 export { COMMON, COVERED, type TopicInDraft, topicCover } from './topic-cover.ts';
 export { wordsAfter } from './words-after.ts';

@@ -185,6 +185,13 @@ export const LIMIT_MEANINGS: readonly LimitMeaning[] = [
     shape: 'ramp',
   },
   {
+    name: 'voiceNearness',
+    title: 'Near to the voice',
+    unit: 'of 100',
+    meaning: 'How near a text is to the voice of the house; it counts where that is given a weight.',
+    shape: 'ramp',
+  },
+  {
     name: 'wordsPerScanPoint',
     title: 'One list, table or quote for',
     unit: 'words',

@@ -36,6 +36,8 @@ export interface Limits {
   paragraphWords: number;
   sentenceWords: number;
   sentenceShare: Ramp;
+  /** How near a text is to the voice of its house, of 100. */
+  voiceNearness: Ramp;
   /** One list, table or quote for so many words. */
   wordsPerScanPoint: number;
   /** Words from which a draft is a post, where no length was wished. */
@@ -70,6 +72,7 @@ export const defaultLimits: Limits = {
   paragraphWords: 120,
   sentenceWords: 25,
   sentenceShare: [0.4, 0.75, null, null],
+  voiceNearness: [50, 75, null, null],
   wordsPerScanPoint: 800,
   postWords: 150,
   judgeableWords: 50,

@@ -69,6 +69,7 @@ describe('what a criterion needs', () => {
     const own = CRITERIA.filter((criterion) => !isForAnyPage(criterion)).map(({ id }) => id);
     expect([...own].sort()).toEqual([
       'body-length',
+      'house-voice',
       'image-weight',
       'keyword-free',
       'links-live',

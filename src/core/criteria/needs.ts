@@ -18,7 +18,9 @@ export type Need =
   /** A site around the post. */
   | 'site'
   /** Result pages that were studied for it. */
-  | 'study';
+  | 'study'
+  /** A voice that the house chose and gives points for, and text enough to hear one. */
+  | 'voice';
 
 const IS_THERE: Record<Need, (facts: DraftFacts, context: Context) => boolean> = {
   words: ({ words, settings }) => words >= settings.limits.judgeableWords,
@@ -29,6 +31,7 @@ const IS_THERE: Record<Need, (facts: DraftFacts, context: Context) => boolean> =
   questions: ({ fields }) => fields.questions.length > 0,
   site: (_facts, { site }) => site !== null,
   study: (_facts, { study }) => study !== null,
+  voice: (_facts, { voice }) => voice?.near != null,
 };
 
 const NEEDS = Object.keys(IS_THERE) as Need[];
@@ -60,7 +63,14 @@ export function appliesTo(
 }
 
 /** What only the writer of a page has. */
-const OWN: ReadonlySet<Need> = new Set<Need>(['picture-files', 'supporting', 'questions', 'site', 'study']);
+const OWN: ReadonlySet<Need> = new Set<Need>([
+  'picture-files',
+  'supporting',
+  'questions',
+  'site',
+  'study',
+  'voice',
+]);
 
 /** Whether a criterion can be judged on a page of which nothing but itself is known. */
 export const isForAnyPage = ({ needs, ownOnly }: Pick<Criterion, 'needs' | 'ownOnly'>): boolean =>

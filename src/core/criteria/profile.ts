@@ -16,6 +16,31 @@ export const defaultProfile: Profile = {
   limits: defaultLimits,
 };
 
+const completed = new WeakMap<Profile, Profile>();
+
+/** A house's profile with every weight and limit there is: one that was kept before some of them came has the defaults for these; null stands for them all. */
+export function wholeProfile(given: Profile | null): Profile {
+  if (given === null) return defaultProfile;
+  let whole = completed.get(given);
+  if (!whole) {
+    whole = completedBy(given);
+    completed.set(given, whole);
+  }
+  return whole;
+}
+
+const completedBy = ({
+  weights,
+  limits,
+}: {
+  weights?: Partial<Profile['weights']>;
+  limits?: Partial<Limits>;
+}): Profile => ({
+  version: 1,
+  weights: { ...defaultProfile.weights, ...weights },
+  limits: { ...defaultProfile.limits, ...limits },
+});
+
 /** A profile read from outside: the whole one, or why it cannot be used. */
 export type ProfileReading = { profile: Profile; problem: null } | { profile: null; problem: string };
 
@@ -41,11 +66,7 @@ export function readProfile(json: unknown): ProfileReading {
   );
   if (stranger !== undefined)
     return { profile: null, problem: `The profile is not valid at weights: "${stranger}" is no criterion.` };
-  const profile: Profile = {
-    version: 1,
-    weights: { ...defaultProfile.weights, ...given.weights },
-    limits: { ...defaultProfile.limits, ...given.limits },
-  };
+  const profile = completedBy(given);
   if (CRITERION_IDS.every((id) => profile.weights[id] === 0))
     return {
       profile: null,

@@ -57,6 +57,16 @@ export interface StudyBand {
   best: number;
 }
 
+/** How near a post is to the voice of its house. */
+export interface VoiceFacts {
+  /** 0-100; null: there is too little text to hear a voice in. */
+  near: number | null;
+  /** What differs on the whole, the greatest difference first, as sentences. */
+  differences: string[];
+  /** Paragraphs that do not sound like it. */
+  blockIds: string[];
+}
+
 /** What a study of result pages tells the criteria. */
 export interface StudyFacts {
   /** Upper quartile of keyword uses per 100 words over the pages. */

@@ -1,4 +1,4 @@
-import { defaultProfile, type Profile, readProfile } from '../criteria/index.ts';
+import { type Profile, readProfile, wholeProfile } from '../criteria/index.ts';
 import { DEFAULT_ADDRESS_PATTERN } from '../listing/index.ts';
 import type { SiteSettings } from '../site/index.ts';
 import { unknownSite } from '../site/index.ts';
@@ -55,4 +55,4 @@ export function readSiteFile(
 
 /** Writes `site.json`; the profile is written whole, so that the folder scores alike anywhere. */
 export const writeSiteFile = (site: SiteSettings): string =>
-  `${JSON.stringify({ ...site, profile: site.profile ?? defaultProfile }, null, 2)}\n`;
+  `${JSON.stringify({ ...site, profile: wholeProfile(site.profile) }, null, 2)}\n`;

@@ -3,13 +3,14 @@ import {
   type DraftFacts,
   type DraftReadings,
   type DraftSettings,
-  defaultProfile,
   type PictureSize,
   type ScoreReport,
   type StudyFacts,
   scoreDraft,
+  type VoiceFacts,
+  wholeProfile,
 } from '../criteria/index.ts';
-import type { PostDocument } from '../draft/index.ts';
+import type { Draft, PostDocument } from '../draft/index.ts';
 import {
   type IndexedPost,
   pathOfPost,
@@ -17,6 +18,7 @@ import {
   type SiteSettings,
   unknownSite,
 } from '../site/index.ts';
+import { type VoiceFigures, voiceNearness } from '../writing/index.ts';
 
 /** What a post is scored within. */
 export interface Scene {
@@ -26,6 +28,8 @@ export interface Scene {
   pictures: ReadonlyMap<string, PictureSize>;
   /** What pages that were studied for a post share, by the post's id. */
   studies: ReadonlyMap<string, StudyFacts>;
+  /** The voice that posts are held against; absent or null: none, or the house gives no points for it. */
+  voice?: VoiceFigures | null;
   /** The year in which posts are read, given by whoever has a clock; null: none is told. */
   year: number | null;
 }
@@ -39,6 +43,15 @@ export const emptyScene = (): Scene => ({
   year: null,
 });
 
+function voiceFacts(draft: Draft, voice: VoiceFigures): VoiceFacts {
+  const { near, differences, paragraphs } = voiceNearness(draft, voice);
+  return {
+    near,
+    differences: differences.map(({ says }) => says),
+    blockIds: paragraphs.map(({ blockId }) => blockId),
+  };
+}
+
 /** Facts and report of one post. The one way that the page's worker, the server and the command line all take. */
 export function scorePost(
   document: PostDocument,
@@ -46,9 +59,9 @@ export function scorePost(
   scene: Scene,
   readings: DraftReadings,
 ): { facts: DraftFacts; context: Context; report: ScoreReport } {
-  const { site, index, pictures, studies, year } = scene;
+  const { site, index, pictures, studies, voice, year } = scene;
   const study = studies.get(post.id) ?? null;
-  const profile = site.profile ?? defaultProfile;
+  const profile = wholeProfile(site.profile);
   const settings: DraftSettings = {
     host: site.baseAddress || null,
     titlePattern: site.titlePattern,
@@ -61,6 +74,11 @@ export function scorePost(
     year,
   };
   const facts = readings.facts(document, settings);
-  const context: Context = { site: index?.factsFor(post) ?? null, study };
+  const isHeard = voice && profile.weights['house-voice'] > 0;
+  const context: Context = {
+    site: index?.factsFor(post) ?? null,
+    study,
+    voice: isHeard ? voiceFacts(document.draft, voice) : null,
+  };
   return { facts, context, report: scoreDraft(facts, { ...context, profile }) };
 }

@@ -1,5 +1,12 @@
 import { CORE_VERSION, type PictureSize, type StudyFacts } from '../../core/criteria/index.ts';
-import { type IndexedPost, indexedPost, type SitePage, type SiteSettings } from '../../core/site/index.ts';
+import {
+  type IndexedPost,
+  indexedPost,
+  type SitePage,
+  type SiteSettings,
+  voiceOf,
+} from '../../core/site/index.ts';
+import type { VoiceFigures } from '../../core/writing/index.ts';
 import type { PostRow, SiteRow } from './post-rows.ts';
 
 /** What the posts of a site are scored within, as it crosses to a worker. */
@@ -9,6 +16,8 @@ export interface SceneData {
   pictures: [string, PictureSize][];
   /** What was studied for posts, by the post's id. */
   studies: [string, StudyFacts][];
+  /** The voice of the house, where it gives points for it. */
+  voice: VoiceFigures | null;
   /** The year in which posts are read. */
   year: number;
 }
@@ -18,7 +27,7 @@ export function sceneData(
   {
     id: _id,
     revision: _revision,
-    house: _house,
+    house,
     opened: _opened,
     changed: _changed,
     redirects: _redirects,
@@ -34,6 +43,7 @@ export function sceneData(
     posts: rows.map((row) => indexedPost(row.id, row, undefined, site.language)),
     pictures: [...pictures],
     studies,
+    voice: (site.profile?.weights['house-voice'] ?? 0) > 0 ? (voiceOf(house)?.figures ?? null) : null,
     year: new Date().getFullYear(),
   };
 }

@@ -3,10 +3,11 @@ import { SiteIndex } from '../../core/site/index.ts';
 import type { SceneData } from './scene-data.ts';
 
 /** The scene built out of its data. */
-export const sceneOf = ({ site, posts, pictures, studies, year }: SceneData): Scene => ({
+export const sceneOf = ({ site, posts, pictures, studies, voice, year }: SceneData): Scene => ({
   site,
   index: new SiteIndex(site, posts),
   pictures: new Map(pictures),
   studies: new Map(studies),
+  voice,
   year,
 });

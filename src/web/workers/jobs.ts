@@ -3,6 +3,7 @@ import type { PostDocument } from '../../core/draft/index.ts';
 import { Vocabulary } from '../../core/language/index.ts';
 import { finishedDraft } from '../../core/outline/index.ts';
 import { type ProfileEffect, profileEffect } from '../../core/scoring/index.ts';
+import { voiceOf } from '../../core/site/index.ts';
 import type { Restored, RestoreMode } from '../data/backup.ts';
 import type { KeptCopy } from '../data/copies.ts';
 import { database, openDatabase } from '../data/database.ts';
@@ -81,9 +82,10 @@ export const jobs = {
 
   /** What another profile would do to the posts of a site; null: the site is gone. */
   async tryProfile(siteId: string, profile: Profile): Promise<ProfileEffect[] | null> {
-    const data = await readScene(siteId);
-    if (!data) return null;
-    const scene = sceneOf(data);
+    const [data, site] = await Promise.all([readScene(siteId), database().sites.get(siteId)]);
+    if (!data || !site) return null;
+    // The voice counts as soon as the profile that is tried gives it a weight.
+    const scene = { ...sceneOf(data), voice: voiceOf(site.house)?.figures ?? null };
     const rows = await postsOf(siteId);
     const bodies = await database().bodies.bulkGet(rows.map((row) => row.id));
     return rows.map(({ id, fields }, at) =>

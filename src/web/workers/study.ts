@@ -1,4 +1,4 @@
-import { defaultProfile, type Profile } from '../../core/criteria/index.ts';
+import { type Profile, wholeProfile } from '../../core/criteria/index.ts';
 import {
   type BroughtPage,
   documentOfPage,
@@ -74,7 +74,7 @@ const MOST_READ = 200;
 let book: { key: string; book: StudyBook } | null = null;
 
 async function profileOf(siteId: string): Promise<Profile> {
-  return (await database().sites.get(siteId))?.profile ?? defaultProfile;
+  return wholeProfile((await database().sites.get(siteId))?.profile ?? null);
 }
 
 /** Readings of a study's pages, and why others have none. Throws an `AbortError` where the job is called off (null: it cannot be). */

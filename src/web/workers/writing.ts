@@ -1,4 +1,4 @@
-import { defaultProfile } from '../../core/criteria/index.ts';
+import { wholeProfile } from '../../core/criteria/index.ts';
 import { type Draft, type PostDocument, readMarkdown } from '../../core/draft/index.ts';
 import { documentOfPage } from '../../core/formats/index.ts';
 import { postPath } from '../../core/listing/index.ts';
@@ -143,7 +143,7 @@ export const writing = {
         brief,
         study,
         posts,
-        bodyWords: (site.profile ?? defaultProfile).limits.bodyWords,
+        bodyWords: wholeProfile(site.profile).limits.bodyWords,
         blockId: place.blockId,
         selection: place.selection,
         picture: place.picture,

@@ -11,6 +11,7 @@ import {
   type Profile,
   RAMP_CORNERS,
   readProfile,
+  wholeProfile,
 } from '../../../core/criteria/index.ts';
 import type { SiteRow } from '../../data/post-rows.ts';
 import { changeSite, currentSite } from '../../data/sites.ts';
@@ -35,7 +36,7 @@ export function CriteriaRules() {
 }
 
 function ProfileEditor({ site }: { site: SiteRow }) {
-  const kept = useMemo(() => formOf(site.profile ?? defaultProfile), [site]);
+  const kept = useMemo(() => formOf(wholeProfile(site.profile)), [site]);
   const [form, setForm] = useState(kept);
   const [fileProblem, setFileProblem] = useState('');
   const titles = useMemo(
@@ -45,7 +46,7 @@ function ProfileEditor({ site }: { site: SiteRow }) {
   const { profile, problem } = useMemo(() => profileOf(form, titles), [form, titles]);
   const changes = changesBetween(form, kept);
   const isDefault = changesBetween(form, formOf(defaultProfile)) === 0;
-  const meanings = criteriaMeanings((profile ?? site.profile ?? defaultProfile).limits);
+  const meanings = criteriaMeanings((profile ?? wholeProfile(site.profile)).limits);
   const total = profile ? Object.values(profile.weights).reduce((sum, weight) => sum + weight, 0) : null;
 
   const apply = async (next: Profile) => {

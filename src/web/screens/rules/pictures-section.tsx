@@ -1,4 +1,4 @@
-import { defaultProfile } from '../../../core/criteria/index.ts';
+import { wholeProfile } from '../../../core/criteria/index.ts';
 import { bytesInWords } from '../../../core/draft/index.ts';
 import { FORMAT_WISHES, pictureRules } from '../../../core/pictures/index.ts';
 import { letOriginalsGo, type PictureShare, pictureStorage } from '../../data/picture-storage.ts';
@@ -15,7 +15,7 @@ import { counted, countInWords } from '../../ui/figures.ts';
 export function PicturesSection({ site }: { site: SiteRow }) {
   const storage = useLiveQuery(() => pictureStorage(site.id), [site.id]);
   const { widest, heaviest, format } = pictureRules(
-    (site.profile ?? defaultProfile).limits,
+    wholeProfile(site.profile).limits,
     site.house.pictureFormat,
   );
   const letGo = async () => {

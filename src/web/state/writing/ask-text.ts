@@ -1,4 +1,4 @@
-import { defaultProfile } from '../../../core/criteria/index.ts';
+import { wholeProfile } from '../../../core/criteria/index.ts';
 import { type OutlineItem, unwrittenHeadings } from '../../../core/outline/index.ts';
 import { writingOf } from '../../../core/site/index.ts';
 import {
@@ -119,7 +119,7 @@ export async function requestFor(session: PostSession, site: SiteRow, wish: Text
     values,
     known,
     along,
-    limits: (site.profile ?? defaultProfile).limits,
+    limits: wholeProfile(site.profile).limits,
     site: { titlePattern: site.titlePattern, name: site.name },
     before,
     seed: count,
@@ -139,7 +139,7 @@ export function runFor(
     postId: session.id,
     way,
     service: textService(way),
-    limits: (site.profile ?? defaultProfile).limits,
+    limits: wholeProfile(site.profile).limits,
     site: { titlePattern: site.titlePattern, name: site.name },
     group,
     until,

@@ -1,6 +1,6 @@
 import { ClipboardCopy, FileDown, Printer } from 'lucide-react';
 import { useMemo } from 'react';
-import { defaultProfile } from '../../../../core/criteria/index.ts';
+import { wholeProfile } from '../../../../core/criteria/index.ts';
 import { emptyFields, readMarkdown, writeDocx } from '../../../../core/draft/index.ts';
 import { slugOf } from '../../../../core/listing/index.ts';
 import { briefInstructions, briefMarkdown, briefOf } from '../../../../core/writing/index.ts';
@@ -28,7 +28,7 @@ export function BriefStep() {
   const { fields, outline } = useAppSelector((state) => state.openPost);
   const study = useStudyRow(session.siteId, session.id);
   const row = useLiveQuery(() => briefOfPost(session.siteId, session.id), [session]);
-  const bodyWords = (site.profile ?? defaultProfile).limits.bodyWords;
+  const bodyWords = wholeProfile(site.profile).limits.bodyWords;
   const brief = useMemo(
     () => (row ? briefOf(fields, outline, study?.facts ?? null, row, bodyWords) : null),
     [fields, outline, study, row, bodyWords],

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { defaultProfile } from '../../../../core/criteria/index.ts';
+import { wholeProfile } from '../../../../core/criteria/index.ts';
 import { wishedLength } from '../../../../core/writing/index.ts';
 import type { StudyRow } from '../../../data/study-rows.ts';
 import { attempt } from '../../../state/attempt.ts';
@@ -17,7 +17,7 @@ export function usePlanWish(
   const { keyword, points, questions, targetWords, audience, tone } = useAppSelector(
     (state) => state.openPost.fields,
   );
-  const { limits } = site.profile ?? defaultProfile;
+  const { limits } = wholeProfile(site.profile);
   const { from, to } = wishedLength({ targetWords }, study?.facts ?? null, limits.bodyWords);
   return {
     wish: {

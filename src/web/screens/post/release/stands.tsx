@@ -1,7 +1,7 @@
 import { Eye } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import type { BlogSettings } from '../../../../core/blog/index.ts';
-import { defaultProfile } from '../../../../core/criteria/index.ts';
+import { wholeProfile } from '../../../../core/criteria/index.ts';
 import {
   cutToWidth,
   DESCRIPTION_SIZE,
@@ -28,7 +28,7 @@ export function Stands({ settings, newer }: { settings: BlogSettings | null; new
   const { session, site } = usePost();
   const fields = useAppSelector((state) => state.openPost.fields);
   const navigate = useNavigate();
-  const { metaTitlePixels, metaDescriptionPixels } = (site.profile ?? defaultProfile).limits;
+  const { metaTitlePixels, metaDescriptionPixels } = wholeProfile(site.profile).limits;
   const title = effectiveMetaTitle(fields.metaTitle, fields.title, site.titlePattern, site.name);
   const paragraphs = session.body.blocks.flatMap(({ kind, path, text }) =>
     kind === 'paragraph' && path.length === 0 ? [text] : [],

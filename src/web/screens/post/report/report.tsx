@@ -1,5 +1,5 @@
 import { Printer } from 'lucide-react';
-import { defaultProfile, GROUPS, notesOf } from '../../../../core/criteria/index.ts';
+import { GROUPS, notesOf, wholeProfile } from '../../../../core/criteria/index.ts';
 import {
   cutToWidth,
   DESCRIPTION_SIZE,
@@ -25,7 +25,7 @@ export function Report() {
   const { site } = usePost();
   const { fields, report, words, savedAt } = useAppSelector((state) => state.openPost);
   if (!report) return <Waiting className="m-8 h-56" />;
-  const limits = (site.profile ?? defaultProfile).limits;
+  const limits = wholeProfile(site.profile).limits;
   const title = effectiveMetaTitle(fields.metaTitle, fields.title, site.titlePattern, site.name);
   const host = site.baseAddress.replace(/^https?:\/\//, '').replace(/\/$/, '');
   const notes = notesOf(report.criteria);

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { defaultProfile } from '../../../../core/criteria/index.ts';
+import { wholeProfile } from '../../../../core/criteria/index.ts';
 import { readMarkdown } from '../../../../core/draft/index.ts';
 import { outlineFromDraft, unwrittenHeadings, withPlannedHeadings } from '../../../../core/outline/index.ts';
 import { readable, textPieces, wishedLength, wordsOf } from '../../../../core/writing/index.ts';
@@ -25,7 +25,7 @@ export function TextStep() {
   const { session, site } = usePost();
   const { outline, fields } = useAppSelector((state) => state.openPost);
   const study = useStudyRow(session.siteId, session.id) ?? null;
-  const { limits } = site.profile ?? defaultProfile;
+  const { limits } = wholeProfile(site.profile);
   const length = wishedLength(fields, study?.facts ?? null, limits.bodyWords);
   const [words, setWords] = useState<number | null>(Math.round((length.from + length.to) / 2));
   const [run, setRun] = useState(guidedOf(session.id).text);

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { defaultProfile } from '../../../../../core/criteria/index.ts';
+import { wholeProfile } from '../../../../../core/criteria/index.ts';
 import {
   checkedPieces,
   type FieldValue,
@@ -35,7 +35,7 @@ export function ListAnswer({
   const [taken, setTaken] = useState<readonly string[]>([]);
   const isRunning = state.finish === 'running';
   const pieces = readAnswer(state.text, pattern.readAs);
-  const limits = (site.profile ?? defaultProfile).limits;
+  const limits = wholeProfile(site.profile).limits;
   const checked = checkedPieces(pieces, pattern, values, limits, site);
   const words = TAKE_WORDS[pattern.into];
   const take = async (piece: string) => {

@@ -1,6 +1,6 @@
 import { Columns3, Smartphone } from 'lucide-react';
 import { lazy, Suspense, useId, useState } from 'react';
-import { defaultProfile, type Ramp } from '../../../../../core/criteria/index.ts';
+import { type Ramp, wholeProfile } from '../../../../../core/criteria/index.ts';
 import type { Draft } from '../../../../../core/draft/index.ts';
 import {
   cutOfTitle,
@@ -69,7 +69,7 @@ export function ListingEditor() {
   const { session, site } = usePost();
   const fields = useAppSelector((state) => state.openPost.fields);
   const fixes = useAppSelector((state) => state.openPost.fixes);
-  const { metaTitlePixels, metaDescriptionPixels, phoneCutPixels } = (site.profile ?? defaultProfile).limits;
+  const { metaTitlePixels, metaDescriptionPixels, phoneCutPixels } = wholeProfile(site.profile).limits;
   const phoneListing = useAppSelector((state) => state.preferences.phoneListing);
   const dispatch = useAppDispatch();
   const ids = useId();

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useState } from 'react';
-import { defaultProfile } from '../../../../../../core/criteria/index.ts';
+import { wholeProfile } from '../../../../../../core/criteria/index.ts';
 import { pictureOrder, pictureRules, shownPictures } from '../../../../../../core/pictures/index.ts';
 import { useAppDispatch, useAppSelector } from '../../../../../state/store.ts';
 import { patternAsked } from '../../../../../state/view.ts';
@@ -27,7 +27,7 @@ export function PicturesLens({ body }: Pick<LensProps, 'body'>) {
   const { document } = session;
   const shown = shownPictures({ fields, draft: document.draft });
   const files = usePictureFiles(site.id, shown);
-  const rules = pictureRules((site.profile ?? defaultProfile).limits, site.house.pictureFormat);
+  const rules = pictureRules(wholeProfile(site.profile).limits, site.house.pictureFormat);
   const plans = files ? pictureOrder(shown, files, fields.keyword, rules) : [];
   const waiting = plans.filter(({ steps }) => steps.length > 0);
   const bytes = plans.reduce((sum, { file }) => sum + file.bytes, 0);
@@ -59,7 +59,7 @@ export function PicturesLens({ body }: Pick<LensProps, 'body'>) {
                 key={picture.blockId ?? 'featured'}
                 picture={picture}
                 plan={plans.find(({ src }) => src === picture.src) ?? null}
-                mostCharacters={(site.profile ?? defaultProfile).limits.altCharacters}
+                mostCharacters={wholeProfile(site.profile).limits.altCharacters}
                 body={body}
               />
             ))}

@@ -1,4 +1,4 @@
-import { defaultProfile, type SectionFacts, sectionRemarks } from '../../../../../../core/criteria/index.ts';
+import { type SectionFacts, sectionRemarks, wholeProfile } from '../../../../../../core/criteria/index.ts';
 import { counted } from '../../../../../ui/figures.ts';
 import { Waiting } from '../../../../../ui/waiting.tsx';
 import { usePost } from '../../../frame/post-context.ts';
@@ -13,7 +13,7 @@ export function SectionsLens({ body, study }: Pick<LensProps, 'body' | 'study'>)
     (worker) => worker.sectionsOf(session.siteId, session.id, session.finished),
     'The sections could not be looked through',
   );
-  const [, easeFrom] = (site.profile ?? defaultProfile).limits.readingEase;
+  const [, easeFrom] = wholeProfile(site.profile).limits.readingEase;
   const most = Math.max(1, ...(answer ?? []).map(({ words }) => words));
   const remarks = sectionRemarks(answer ?? [], easeFrom ?? 0);
   return (

@@ -1,7 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
+import { wholeProfile } from '../../../../../../core/criteria/index.ts';
 import { voiceOf } from '../../../../../../core/site/index.ts';
-import type { VoiceNearness } from '../../../../../../core/writing/index.ts';
+import type { HouseVoice, VoiceNearness } from '../../../../../../core/writing/index.ts';
+import type { SiteRow } from '../../../../../data/post-rows.ts';
 import { attempt } from '../../../../../state/attempt.ts';
 import { useAppSelector } from '../../../../../state/store.ts';
 import { Choice } from '../../../../../ui/choice.tsx';
@@ -14,7 +16,14 @@ import type { LensProps } from '../lens-props.ts';
 const QUIET_FOR = 500;
 const SHOWN = 110;
 
-/** How near the post is to a voice of the house, and what differs, paragraph by paragraph. It costs no points. */
+/** Whether nearness to a voice earns points: only to the one of the house's texts, and only where the house gives some. */
+function worthOf(site: SiteRow, voice: HouseVoice): string {
+  const isWorth =
+    voiceOf(site.house)?.id === voice.id && wholeProfile(site.profile).weights['house-voice'] > 0;
+  return isWorth ? 'The house gives points for it.' : 'It costs no points.';
+}
+
+/** How near the post is to a voice of the house, and what differs, paragraph by paragraph. */
 export function VoiceLens({ body }: Pick<LensProps, 'body'>) {
   const { session, site } = usePost();
   const report = useAppSelector((state) => state.openPost.report);
@@ -72,7 +81,7 @@ export function VoiceLens({ body }: Pick<LensProps, 'body'>) {
             ) : (
               <>
                 <strong className="font-semibold">{Math.round(found.near)}</strong> of 100 near to “
-                {voice.name}”. <span className="text-soft">It costs no points.</span>
+                {voice.name}”. <span className="text-soft">{worthOf(site, voice)}</span>
               </>
             )}
           </p>

@@ -1,11 +1,6 @@
 import { RotateCcw, RotateCw } from 'lucide-react';
 import { useState } from 'react';
-import {
-  altDraft,
-  type DraftEdit,
-  defaultProfile,
-  imageName,
-} from '../../../../../../core/criteria/index.ts';
+import { altDraft, type DraftEdit, imageName, wholeProfile } from '../../../../../../core/criteria/index.ts';
 import { bytesInWords } from '../../../../../../core/draft/index.ts';
 import { slugOf } from '../../../../../../core/listing/index.ts';
 import {
@@ -71,7 +66,7 @@ function Bench({
   onClose: () => void;
 }) {
   const { session, site } = usePost();
-  const { limits } = site.profile ?? defaultProfile;
+  const { limits } = wholeProfile(site.profile);
   const rules = pictureRules(limits, site.house.pictureFormat);
   const { keyword } = session.document.fields;
   const [view, setView] = useState<'crop' | 'compare'>('crop');
