@@ -46,6 +46,18 @@ describe('what stands in none of the sources', () => {
     expect(found('See Section 12.1 and Table 9 for step 14. On Sundays two DVD-ROMs are enough.')).toEqual(
       [],
     ));
+  it('is the one of two names that nobody knows, and not what only begins a sentence', () =>
+    expect(
+      found(
+        'We asked Ada Marsh and Tom Hollis. Once Ada Marsh came, the Eddering-like light was gone. Once Greta Vole came, it rained.',
+      ),
+    ).toEqual(['name: Tom Hollis', 'name: Once Greta Vole']));
+  it('are no places in a text, no things just told of, and no pieces of code', () =>
+    expect(
+      found(
+        'See Binding Nails in the list (see “The four ways to hang a bag” there). Those 4 bags and firstLineBlank stay; “\\\\b{}, \\\\b, \\\\B{}, \\\\B” is none.',
+      ),
+    ).toEqual([]));
   it('may be any word', () => {
     for (const word of HOSTILE_WORDS)
       expect(() => sources.unsupported(`The ${word} of ${word} 12 ${word}.`)).not.toThrow();

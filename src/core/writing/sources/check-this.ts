@@ -91,6 +91,12 @@ interface Figure {
   isSmall: boolean;
 }
 
+/** Few things behind one of these were just told of. */
+const JUST_TOLD = /\b(?:those|these)\s$/i;
+const FEW = 12;
+/** What follows is the name of a place in a text. */
+const SEE = /(?:^|[(.;]\s*)see (?:also )?$/i;
+
 /** A number behind one of these says where something stands. */
 const REFERENCE = /\b(?:sections?|examples?|figures?|tables?|chapters?|appendix|steps?|pages?)\s$/i;
 
@@ -98,7 +104,8 @@ function figuresIn(text: string): Figure[] {
   const found: Figure[] = [];
   for (const hit of text.matchAll(NUMBER)) {
     const value = numberValue(hit[0]);
-    if (value === null || REFERENCE.test(text.slice(Math.max(0, hit.index - 12), hit.index))) continue;
+    const before = text.slice(Math.max(0, hit.index - 12), hit.index);
+    if (value === null || REFERENCE.test(before) || (value <= FEW && JUST_TOLD.test(before))) continue;
     const end = hit.index + hit[0].length;
     const unit = /[£$€¥]/.test(hit[0]) ? hit[0].trim()[0] : unitAfter(text, end);
     const inWords = !/\d/.test(hit[0]);
@@ -116,9 +123,16 @@ function figuresIn(text: string): Figure[] {
 
 /** Days, months, and what is written with a capital and names nobody. */
 const NO_NAME =
-  /^(?:I|I['’]\w+|(?:Mon|Tues|Wednes|Thurs|Fri|Satur|Sun)days?|January|February|March|April|May|June|July|August|September|October|November|December|English|British|American|European|Christmas|Easter|OK|TV|FAQ|PDF|GPS|USB|UK|US|EU)$/;
-const CAPITALISED =
-  /\p{Lu}[\p{L}\p{M}'’-]*\p{Ll}[\p{L}\p{M}'’-]*(?:(?:\s(?:of|the|and|&|de|von|van)){0,2}\s\p{Lu}[\p{L}\p{M}'’-]*\p{Ll}[\p{L}\p{M}'’-]*)*/gu;
+  /^(?:I|I['’]\w+|(?:Mon|Tues|Wednes|Thurs|Fri|Satur|Sun)days?|January|February|March|April|May|June|July|August|September|October|November|December|English|British|American|European|Christmas|Easter|OK|TV|FAQ|PDF|GPS|USB|UK|US|EU|[KMGT]?(?:Hz|bps|Wh?|Pa))$/;
+const NAME_WORD = "\\p{Lu}[\\p{L}\\p{M}\\p{N}'’-]*\\p{Ll}[\\p{L}\\p{M}\\p{N}'’-]*";
+const CAPITALISED = new RegExp(
+  `(?<![\\p{L}\\p{N}_])${NAME_WORD}(?:(?:\\s(?:of|the|and|&|de|von|van)){0,2}\\s${NAME_WORD})*`,
+  'gu',
+);
+/** What only says of a name that something is like it. */
+const LIKE_IT = /-(?:like|based|related|style|wide|only|free|ready|compatible|specific)$/;
+/** What may be two names. */
+const JOINED = /\s(?:and|&)\s(?:the\s)?/gu;
 
 /** Where sentences begin: a capital says nothing there. */
 function sentenceStarts(text: string): Set<number> {
@@ -130,26 +144,54 @@ function sentenceStarts(text: string): Set<number> {
   return starts;
 }
 
-function namesIn(text: string): { start: number; end: number; name: string }[] {
+interface Name {
+  start: number;
+  end: number;
+  name: string;
+  /** The first word may have its capital from the sentence that it begins. */
+  opens: boolean;
+}
+
+function namesIn(text: string): Name[] {
   const starts = sentenceStarts(text);
   return [...text.matchAll(CAPITALISED)].flatMap((hit) => {
     let start = hit.index;
-    let name = hit[0].replace(/['’]s$/, '');
+    let name = hit[0].replace(/['’]s$/, '').replace(LIKE_IT, '');
     const end = start + name.length;
-    if (starts.has(start)) {
+    let opens = starts.has(start);
+    if (opens) {
       // The first word of a sentence has its capital anyway; what follows it may be a name.
       const rest = /^\S+\s+(?=\p{Lu})/u.exec(name);
-      if (!rest) return [];
       const [first] = name.split(/\s+/);
+      if (!rest || first === 'See') return [];
       if (isFunctionWord(first.toLowerCase()) || /ing$|ly$/.test(first)) {
         start += rest[0].length;
         name = name.slice(rest[0].length);
+        opens = false;
       }
     }
-    const isReference = REFERENCE.test(`${name} `) && /^\s\d/.test(text.slice(end, end + 2));
+    const isReference =
+      (REFERENCE.test(`${name} `) && /^\s\d/.test(text.slice(end, end + 2))) ||
+      SEE.test(text.slice(Math.max(0, start - 12), start));
     // "DVD-ROMs" and its like name a kind of thing.
     const isKind = /^\p{Lu}{2,}[-\p{Lu}\d]*s?$/u.test(name);
-    return NO_NAME.test(name) || isReference || isKind ? [] : [{ start, end, name }];
+    return NO_NAME.test(name) || isReference || isKind ? [] : [{ start, end, name, opens }];
+  });
+}
+
+/** The parts of a name that a source does not have: of two that "and" joins perhaps one. */
+function unknownParts({ start, end, name, opens }: Name, isKnown: (name: string) => boolean): Name[] {
+  if (isKnown(name)) return [];
+  const rest = opens ? name.replace(/^\S+\s+/, '') : name;
+  if (isKnown(rest)) return [];
+  const parts = name.split(JOINED);
+  if (parts.length === 1) return [{ start, end, name, opens }];
+  let from = 0;
+  return parts.flatMap((part, at) => {
+    const here = name.indexOf(part, from);
+    from = here + part.length;
+    const own = { start: start + here, end: start + from, name: part, opens: opens && at === 0 };
+    return unknownParts(own, isKnown);
   });
 }
 
@@ -189,15 +231,18 @@ export class SourceTexts {
       found.push({ kind, start, end, quote: text.slice(start, end) });
     for (const hit of text.matchAll(QUOTED)) {
       const said = hit[1] ?? hit[2];
-      if (said.split(/\s+/).length >= LEAST_QUOTED && !this.holds(said))
+      const words = said.match(/\p{L}{2,}|\p{N}+|\b[aAI]\b/gu)?.length ?? 0;
+      const isPlace = SEE.test(text.slice(Math.max(0, hit.index - 12), hit.index));
+      if (words >= LEAST_QUOTED && !isPlace && !this.holds(said))
         add('quote', hit.index, hit.index + hit[0].length);
     }
     const within = (start: number) =>
       found.some((one) => one.kind === 'quote' && start >= one.start && start < one.end);
     for (const { start, end, key, isSmall } of figuresIn(text))
       if (!isSmall && !this.figures.has(key) && !within(start)) add('figure', start, end);
-    for (const { start, end, name } of namesIn(text))
-      if (!this.holds(name) && !within(start)) add('name', start, end);
+    for (const name of namesIn(text))
+      for (const { start, end } of unknownParts(name, (words) => this.holds(words)))
+        if (!within(start)) add('name', start, end);
     return found.sort((a, b) => a.start - b.start || a.end - b.end);
   }
 }
