@@ -22,6 +22,12 @@ describe('what stands in none of the sources', () => {
     expect(found('It holds 40 l.')).toEqual([]);
     expect(found('It weighs 1.5 kilos.')).toEqual([]);
   });
+  it('is either end of a range, with what both count', () => {
+    expect(found('It holds 40-55 litres.')).toEqual(['figure: 55']);
+    expect(found('It holds 35–40 litres.')).toEqual(['figure: 35']);
+    // A day is no range.
+    expect(found('Since 2024-11-30.')).toEqual([]);
+  });
   it('is a share in words', () =>
     expect(found('Half of the riders came back. A third of the riders never did.')).toEqual([
       'figure: A third of',

@@ -24,9 +24,11 @@ const SHARES =
   /\b(?:half|a third|two thirds|a quarter|three quarters|one in (?:two|three|four|five|six|eight|ten)|(?:two|three|four|five) (?:in|out of) (?:three|four|five|ten)) of\b|\b(?:twice|thrice) as\b/giu;
 
 const NUMBER_WORD = `(?:${[...UNITS.slice(1), ...TENS].join('|')})`;
+/** Where a number may begin: not within a word or another number, but behind the dash of a range. */
+const BEGINS = '(?:(?<![\\p{L}\\p{N}.,/-])|(?<=(?<![\\d.,/-])\\d{1,6}[-–])(?!\\d+[-–]\\d))';
 /** A number in digits with its marks, or in words. */
 const NUMBER = new RegExp(
-  `(?<![\\p{L}\\p{N}.,/-])(?:[£$€¥]\\s?)?\\d{1,3}(?:,\\d{3})+(?:\\.\\d+)?|(?<![\\p{L}\\p{N}.,/-])(?:[£$€¥]\\s?)?\\d{1,12}(?:\\.\\d+)?|\\b${NUMBER_WORD}(?:[- ]${NUMBER_WORD})?(?: (?:hundred|thousand|million|dozen))?\\b`,
+  `${BEGINS}(?:[£$€¥]\\s?)?\\d{1,3}(?:,\\d{3})+(?:\\.\\d+)?|${BEGINS}(?:[£$€¥]\\s?)?\\d{1,12}(?:\\.\\d+)?|\\b${NUMBER_WORD}(?:[- ]${NUMBER_WORD})?(?: (?:hundred|thousand|million|dozen))?\\b`,
   'giu',
 );
 
@@ -52,7 +54,8 @@ export function numberValue(written: string): number | null {
 
 /** What a number counts, so that "40 litres" is not found in "40 riders". */
 function unitAfter(text: string, end: number): string {
-  const after = text.slice(end, end + 40);
+  // The first of a range counts what the second does.
+  const after = text.slice(end, end + 40).replace(/^[-–]\d[\d.,]*/, '');
   if (/^\s?(?:%|per ?cent\b)/i.test(after)) return '%';
   const word = /^[\s-]{0,2}(\p{L}+)/u.exec(after)?.[1]?.toLowerCase() ?? '';
   return word === '' || isFunctionWord(word) ? '' : (SHORT_UNITS.get(word) ?? stem(word));
