@@ -12,7 +12,7 @@ const LEANS =
   /^(?:it|its|this|that|these|those|they|them|their|he|she|his|her|but|and|so|then|also|however|therefore|instead|otherwise|such|both|here|there|the (?:former|latter)|the (?:same|other|second|third|last)(?= (?:is|was|are|one)\b|[,.])|another|one of (?:them|these)|as (?:above|mentioned|shown)|for (?:example|instance)|in (?:addition|this|that|other words)|if (?:so|not)|see|note|click|read|again|next|finally|second|third|yes|no|or)\b/i;
 /** Points elsewhere, or back, wherever it stands. */
 const POINTS =
-  /\b(?:above|below|see (?:our|the|also)|the (?:picture|photo|table|chart|list) (?:above|below|shows)|click|subscribe|newsletter|cookies?|as I said|so far)\b/i;
+  /\b(?:above|below|see (?:our|the|also|[\w-]+\(\d)|the (?:picture|photo|table|chart|list) (?:above|below|shows)|click|subscribe|newsletter|cookies?|as I said|so far)\b/i;
 const SHORTEST = 7;
 const LONGEST = 34;
 
