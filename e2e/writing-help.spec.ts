@@ -142,7 +142,8 @@ test('a text comes in view, is stopped, is taken sentence by sentence, and each 
 test('a long text goes on along the outline by itself, is stopped and asked again, and takes the headings along that wait', async ({
   page,
 }) => {
-  const endpoint = await played({ pace: 25 });
+  // Slow enough that each part is seen, however seldom the page is looked at.
+  const endpoint = await played({ pace: 200 });
   await chooseEndpoint(page, endpoint.base, 'good');
   await newPost(page);
   await goTo(page, 'Outline');
@@ -173,6 +174,7 @@ test('a long text goes on along the outline by itself, is stopped and asked agai
   await place.getByRole('button', { name: 'Take this paragraph' }).first().click();
   await expect(place.getByText('2 pieces taken')).toBeVisible();
   await expect(page.getByText('2 paragraphs stand as they were generated')).toBeVisible();
+  endpoint.pace = 5;
   await place.getByRole('button', { name: 'Try again' }).click();
   await come(page);
   await place.getByRole('button', { name: 'Take it', exact: true }).click();

@@ -8,6 +8,8 @@ export interface PlayedEndpoint {
   asked: { model: string; key: string; body: Record<string, unknown> }[];
   /** Requests that were broken off by whoever asked. */
   brokenOff: number;
+  /** Milliseconds between two pieces; may be changed while one is told. */
+  pace: number;
   close(): Promise<void>;
 }
 
@@ -33,7 +35,7 @@ export async function playEndpoint({
   port?: number;
 } = {}): Promise<PlayedEndpoint> {
   const asked: PlayedEndpoint['asked'] = [];
-  const state = { times: new Map<string, number>(), brokenOff: 0 };
+  const state = { times: new Map<string, number>(), brokenOff: 0, pace };
   const pieces = text.match(/\s*\S+/g) ?? [];
   const open = (response: ServerResponse) => response.writeHead(200, { 'content-type': 'text/event-stream' });
   const refuse = (
@@ -50,7 +52,7 @@ export async function playEndpoint({
     for (const piece of some) {
       if (response.destroyed) return;
       response.write(chunk(piece));
-      if (pace > 0) await sleep(pace);
+      if (state.pace > 0) await sleep(state.pace);
     }
     response.write(chunk('', 'stop'));
     response.write(
@@ -170,6 +172,12 @@ export async function playEndpoint({
     asked,
     get brokenOff() {
       return state.brokenOff;
+    },
+    get pace() {
+      return state.pace;
+    },
+    set pace(milliseconds) {
+      state.pace = milliseconds;
     },
     close: () =>
       new Promise((done) => {
