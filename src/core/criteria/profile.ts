@@ -18,7 +18,10 @@ export const defaultProfile: Profile = {
 
 const completed = new WeakMap<Profile, Profile>();
 
-/** A house's profile with every weight and limit there is: one that was kept before some of them came has the defaults for these; null stands for them all. */
+/**
+ * A house's profile with every weight and limit there is: one that was kept before some of them came has the defaults for these.
+ * Null: the defaults alone.
+ */
 export function wholeProfile(given: Profile | null): Profile {
   if (given === null) return defaultProfile;
   let whole = completed.get(given);
