@@ -84,6 +84,9 @@ test('no screen has an accessibility fault that can be found, in either theme', 
   await page.keyboard.press('Escape');
   for (const step of ['Target', 'Outline', 'Release', 'Study']) {
     await goTo(page, step);
+    // The step before it had headings too.
+    await expect(page).toHaveURL(new RegExp(`/${step.toLowerCase()}$`));
+    await expect(page.getByRole('main')).toBeVisible();
     await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
     await look(step);
   }
