@@ -14,7 +14,7 @@ const standing = (page: Page, name: string) =>
 /** Waits until nothing is on its way any more; whatever stays there says itself why. */
 const sent = (page: Page) =>
   expect
-    .poll(() => page.getByRole('region', { name: 'On the way' }).allInnerTexts(), { timeout: 90_000 })
+    .poll(() => page.getByRole('region', { name: 'On the way' }).allInnerTexts(), { timeout: 45_000 })
     .toEqual([]);
 
 const SENTENCES = [

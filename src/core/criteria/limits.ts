@@ -72,7 +72,7 @@ export const defaultLimits: Limits = {
   paragraphWords: 120,
   sentenceWords: 25,
   sentenceShare: [0.4, 0.75, null, null],
-  voiceNearness: [50, 75, null, null],
+  voiceNearness: [65, 80, null, null],
   wordsPerScanPoint: 800,
   postWords: 150,
   judgeableWords: 50,

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { countingIds, readMarkdown } from '../draft/index.ts';
+import { HOSTILE_WORDS } from '../language/hostile-words.test-data.ts';
 import { Vocabulary, WordBases } from '../language/index.ts';
 import type { StudyQuestion, Topic, Unsaid } from '../study/index.ts';
 import {
@@ -339,6 +340,14 @@ describe('headings that wait for their text', () => {
     // What was written under a heading of the same words is written.
     const written = readMarkdown('## The ferry\n\nIt waits for nobody.').draft;
     expect(unwrittenHeadings(written, [ferry])).toEqual([]);
+  });
+  it('may be any word', () => {
+    for (const word of HOSTILE_WORDS) {
+      const plan = [{ id: 'planned', level: 2, text: word, note: '' }];
+      const coming = { ...draft, blocks: [{ ...draft.blocks[1], id: 'came', text: word }] };
+      const wanted = word.trim() === '' ? 'came' : 'planned';
+      expect(withPlannedHeadings(coming, { ...draft, blocks: [] }, plan).blocks[0].id).toBe(wanted);
+    }
   });
   it('are known again in a text that comes, each once', () => {
     const text = readMarkdown('## Size\n\nBig.\n\n## Size\n\nAgain.\n\n## Hooks\n\nTwo.').draft;

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { readMarkdown } from '../../draft/index.ts';
+import { HOSTILE_WORDS } from '../../language/hostile-words.test-data.ts';
 import { emptyScene, scorePost } from '../../scoring/index.ts';
 import { indexedPost, unknownSite } from '../../site/index.ts';
 import { learnVoice } from '../../writing/index.ts';
@@ -40,16 +41,20 @@ describe('house-voice', () => {
   it('is full for a text like the samples', () => {
     const { applies, points, available, measured } = line(`${PROSE} We came home late.\n\n${PROSE}`);
     expect([applies, points === available]).toEqual([true, true]);
-    expect(measured).toBeGreaterThan(75);
+    expect(measured).toBeGreaterThanOrEqual(80);
   });
   it('says of another text how far it is, what differs most, and where', () => {
     const { points, available, measured, advice, evidence } = line(`${PROSE}\n\n${OTHER}`);
     expect(points).toBeLessThan(available);
-    expect(measured).toBeLessThan(75);
+    expect(measured).toBeLessThan(80);
     expect(advice).toMatch(
       /^It is \d+ of 100 near to the voice of the house\. .+; in the voice|the voice has/,
     );
     expect(evidence.map(({ quote }) => quote)).toEqual([OTHER]);
+  });
+  it('may be held against a text of any word', () => {
+    for (const word of HOSTILE_WORDS)
+      expect(Number.isFinite(line(`${PROSE} The ${word} is ${word}, and ${word}.`).points)).toBe(true);
   });
   it('waits for text enough to hear a voice', () => expect(line('Short.').applies).toBe(false));
 });

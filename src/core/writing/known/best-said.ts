@@ -2,7 +2,6 @@ import type { WordBases } from '../../language/index.ts';
 import { SAYS, SAYS_IN_TEXT, saying, stemsSaid, type Want, wantOf } from '../../meaning/index.ts';
 import type { PageReading } from '../../study/index.ts';
 import { sentencesIn } from '../sentences.ts';
-import { answerForm } from './answer-form.ts';
 import { standsAlone, tellingStems } from './central-sentences.ts';
 
 /** A section of a text that is searched: its heading and its sentences in order. */
@@ -22,6 +21,15 @@ export interface BestSaid {
 
 /** Below a heading that says what is wanted the first sentences answer it. */
 const BELOW_HEADING = 0.6;
+/** What a figure counts where an amount is asked for. */
+const FIGURE = 0.7;
+const ASKS_AMOUNT =
+  /^how (?:much|many|long|far|often|heavy|big|large|old|fast|high|wide|deep|hot|cold|hard|tight)\b/i;
+/** What it counts that a sentence tells what to do, where that is asked. */
+const TELLS = 0.35;
+const ASKS_HOW = /^how (?:to|do|can|should|does) (?:i|you|we|one)?\b/i;
+const TELLS_HOW =
+  /\b(?:you can|you (?:need|have) to|by \p{Ll}+ing|use|run|type|press|set|put|take|make sure|with the)\b/iu;
 /** Two sentences that share so many of the shorter one's stems say the same. */
 const SAME = 0.6;
 
@@ -58,7 +66,8 @@ export function bestSaid(
   bases: WordBases,
 ): BestSaid[] {
   const found: BestSaid[] = [];
-  const { isAmount, fits } = answerForm(whole.text);
+  const asksHow = ASKS_HOW.test(whole.text.trim());
+  const isAmount = ASKS_AMOUNT.test(whole.text.trim());
   for (const { heading, sentences } of sections) {
     const head = new Set(stemsSaid(heading, bases));
     const headed = saying(beyond, (each) => head.has(each)) >= SAYS;
@@ -77,14 +86,11 @@ export function bestSaid(
       const next = sentences[at + 1] ?? '';
       const isFigured = /\d/.test(text);
       const withNext = isAmount && !isFigured && /\d/.test(next) && !next.endsWith('?');
+      const told = asksHow && TELLS_HOW.test(text) ? TELLS : 0;
+      const figure = !isAmount ? 0 : isFigured ? FIGURE : withNext ? FIGURE / 2 : 0;
       found.push({
         text: withNext ? `${text} ${next}` : text,
-        value:
-          near +
-          1.6 * alone +
-          0.5 * all +
-          (withNext ? fits(next) / 2 : fits(text)) +
-          (headed ? BELOW_HEADING / (1 + at) : 0),
+        value: near + 1.6 * alone + 0.5 * all + figure + told + (headed ? BELOW_HEADING / (1 + at) : 0),
         alone,
       });
     });
