@@ -38,6 +38,7 @@ import { proseOf, termsOf } from './prose.ts';
 import { startOfCommandLine } from './start.ts';
 import { streamedPieces } from './stream.ts';
 import { printStudyTable } from './study.ts';
+import { talkOf, talkWrittenAndTraced } from './talk.ts';
 
 interface Row {
   name: string;
@@ -370,6 +371,13 @@ const rows: Record<string, () => Figure | Promise<Figure>> = {
     unit: 'of one decoding and encoding',
     bar: 2,
   }),
+  'talk-9000': () => {
+    const talk = talkOf(9000, 18);
+    const time = median(() => {
+      kept += talkWrittenAndTraced(talk);
+    }, 15, 10);
+    return { value: time / floorOf(talk.cues.map(({ text }) => text).join(' ')), unit: 'of the floor', bar: 120 };
+  },
   'stream-500': async () => ({
     value: await streamedPieces(),
     unit: 'of 500 steps of a plain editor',

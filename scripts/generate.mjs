@@ -4,6 +4,7 @@ import { dirname } from 'node:path';
 import { kinTable } from './generate-kin.mjs';
 import { irregularForms, izeVerbs, knownWords, wordFrequencies } from './generate-language.mjs';
 import { proseTable } from './generate-prose.mjs';
+import { sentenceBegins } from './generate-sentence-begins.mjs';
 import {
   backupValidator,
   marketAnswerValidator,
@@ -22,6 +23,7 @@ const tables = {
   'src/core/language/generated/ize-verbs.ts': izeVerbs,
   // After the words, whose parts of speech it reads.
   'src/core/language/generated/followings.ts': proseTable,
+  'src/core/talk/generated/sentence-begins.ts': sentenceBegins,
   'src/core/meaning/generated/kin.ts': kinTable,
   'src/core/listing/generated/arimo-widths.ts': widthTable,
   'src/core/criteria/generated/profile-validator.js': profileValidator,

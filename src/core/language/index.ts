@@ -26,6 +26,7 @@ export { stemCount } from './stem-frequency.ts';
 export { stem } from './stems.ts';
 export { isFunctionWord, isStopWord } from './stop-words.ts';
 export { syllablesOf } from './syllables.ts';
+export { syntaxClassOf } from './syntax-classes.ts';
 export { TermCounter, type TermUse } from './term-counter.ts';
 export { Gap, plainWords, type Tokens, tokenize } from './tokens.ts';
 export { Vocabulary } from './vocabulary.ts';

@@ -23,6 +23,7 @@ export {
 export { briefInstructions } from './brief-instructions.ts';
 export { briefMarkdown, PART_NAMES } from './brief-markdown.ts';
 export { type FoundPart, findInParts, replaceInParts, type TextQuery } from './find-in-parts.ts';
+export { type GistSubject, gistOf, type PlacedSentence } from './gist.ts';
 export * from './known/index.ts';
 export * from './patterns/index.ts';
 export * from './sources/index.ts';

@@ -5,5 +5,5 @@
  * `check-this` what stands in none of the texts that a draft may stand on.
  */
 export { type BareQuote, bareQuotes } from './bare-quotes.ts';
-export { SourceTexts, type Unsupported } from './check-this.ts';
+export { numberValue, SourceTexts, type Unsupported } from './check-this.ts';
 export { OwnText, type SharedRun } from './shared-runs.ts';

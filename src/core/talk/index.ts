@@ -1,0 +1,19 @@
+/**
+ * Talk: a transcript becomes a text, every word of it the speaker's; and whose words a draft holds.
+ *
+ * In reading order: `transcript` is the model; `read-transcript` reads any form of it over `subtitle-cues` (WebVTT, SRT),
+ * `stamped-lines` (times as they are copied), `speakers` and `rolling` (captions that roll). `spoken-words` are its words with
+ * their times; `disfluencies` tells which of them no written text has, `spoken-sentences` parts the rest into sentences (by rules, by
+ * `sentence-begin`, which was learned from prose, and by what is heard), `written-out` gives them capitals and stops. `sections`
+ * parts them by their vocabulary with the help of `turns-of-talk`; `section-heading` finds words of the speaker to stand above each,
+ * `enumerations` what was counted. `written-talk` puts it together.
+ *
+ * `comparable` and `fidelity` trace a draft back to what was said.
+ */
+export { type LeftWhy } from './disfluencies.ts';
+export { fidelityOf, type OriginCounts, originCounts, SpokenIndex, type TracedWord, type WordOrigin } from './fidelity.ts';
+export { readTranscript } from './read-transcript.ts';
+export type { SpokenWord } from './spoken-words.ts';
+export { type Cue, clock, isTimed, lengthOf, type Transcript, type TranscriptForm, type TranscriptReading } from './transcript.ts';
+export { type KnownNames, knownNames } from './written-out.ts';
+export { type TalkParagraph, type TalkQuestion, type TalkSection, type TalkSentence, type WrittenTalk, writeTalk } from './written-talk.ts';
