@@ -373,10 +373,18 @@ const rows: Record<string, () => Figure | Promise<Figure>> = {
   }),
   'talk-9000': () => {
     const talk = talkOf(9000, 18);
-    const time = median(() => {
-      kept += talkWrittenAndTraced(talk);
-    }, 15, 10);
-    return { value: time / floorOf(talk.cues.map(({ text }) => text).join(' ')), unit: 'of the floor', bar: 120 };
+    const time = median(
+      () => {
+        kept += talkWrittenAndTraced(talk);
+      },
+      15,
+      10,
+    );
+    return {
+      value: time / floorOf(talk.cues.map(({ text }) => text).join(' ')),
+      unit: 'of the floor',
+      bar: 120,
+    };
   },
   'stream-500': async () => ({
     value: await streamedPieces(),

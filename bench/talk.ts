@@ -36,11 +36,12 @@ export function talkOf(words: number, seed: number): Transcript {
 /** The talk written out, and every word of it traced back. */
 export function talkWrittenAndTraced(transcript: Transcript): number {
   const talk = writeTalk(transcript);
-  const spoken = new SpokenIndex(talk.words);
+  const spoken = new SpokenIndex(talk.words, talk.left);
   let traced = 0;
   for (const { heading, paragraphs } of talk.sections) {
     traced += spoken.trace(heading).length;
-    for (const { sentences } of paragraphs) traced += spoken.trace(sentences.map(({ text }) => text).join(' ')).length;
+    for (const { sentences } of paragraphs)
+      traced += spoken.trace(sentences.map(({ text }) => text).join(' ')).length;
   }
   return traced;
 }

@@ -14,7 +14,11 @@ const LEAST_USES = 4;
 const STEPS = 10;
 const LEAST = 0.25;
 
-const wordsOf = (text) => text.toLowerCase().replaceAll('’', "'").match(/[\p{L}\p{N}]+(?:'\p{L}+)*/gu) ?? [];
+const wordsOf = (text) =>
+  text
+    .toLowerCase()
+    .replaceAll('’', "'")
+    .match(/[\p{L}\p{N}]+(?:'\p{L}+)*/gu) ?? [];
 
 /** Words of running prose, sentence by sentence. */
 async function sentencesOf(folders) {
@@ -41,7 +45,13 @@ async function sentencesOf(folders) {
       }
   const room = kindRoom();
   const featuresOf = (words, at) => {
-    kindFeatures(kindOf(words[at - 2]), kindOf(words[at - 1]), kindOf(words[at]), kindOf(words[at + 1]), room);
+    kindFeatures(
+      kindOf(words[at - 2]),
+      kindOf(words[at - 1]),
+      kindOf(words[at]),
+      kindOf(words[at + 1]),
+      room,
+    );
     return [`<${words[at - 1]}`, `>${words[at]}`, ...Array.from(room, (feature) => feature.toString(36))];
   };
   return { texts, featuresOf };

@@ -1,4 +1,4 @@
-import type { PostDocument } from '../draft/index.ts';
+import type { PostDocument, Recording } from '../draft/index.ts';
 
 /** A category of a blog; nested one level. */
 export interface BlogCategory {
@@ -78,6 +78,8 @@ export interface BlogEntry {
   words: number;
   /** Questions that it ends with, as structured data; null where it has none. */
   faq: unknown;
+  /** What plays in it, with its chapters. */
+  recordings: Recording[];
   author: string;
   /** Name of the category that it belongs to above all; empty: none. */
   mainCategory: string;

@@ -6,6 +6,7 @@ import {
   type PostDocument,
   type PostFields,
   readHtml,
+  recordingsOf,
   wordsIn,
   writeHtml,
 } from '../draft/index.ts';
@@ -172,6 +173,7 @@ export function blogEntry(
     body: pageBody(draft, pixels),
     words: draft.blocks.reduce((sum, { text }) => sum + wordsIn(text), 0),
     faq: faq.length > 0 ? (JSON.parse(faqData(faq)) as unknown) : null,
+    recordings: recordingsOf(draft),
     author: fields.author,
     mainCategory: fields.category,
     categories: textsOf(properties, 'category').filter((name) => name !== fields.category),

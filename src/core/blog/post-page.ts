@@ -1,5 +1,5 @@
 import type { Element } from 'hast';
-import { readingMinutes } from '../draft/index.ts';
+import { readingMinutes, recordingData } from '../draft/index.ts';
 import { effectiveMetaTitle, postPath } from '../listing/index.ts';
 import type { BlogEntry, BlogSite, PicturePixels } from './blog.ts';
 import { categoryPath, el, pageHtml, wholeAddress } from './page-shell.ts';
@@ -82,6 +82,14 @@ function dataOf(site: BlogSite, entry: BlogEntry, address: string): unknown[] {
       })),
     },
     ...(entry.faq === null ? [] : [entry.faq]),
+    ...(JSON.parse(
+      recordingData(entry.recordings, {
+        title: entry.title,
+        description: entry.metaDescription || entry.excerpt,
+        date: entry.published,
+        picture: picture ? wholeAddress(site, picture) : '',
+      }),
+    ) as unknown[]),
   ];
 }
 

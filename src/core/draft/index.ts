@@ -6,7 +6,7 @@
  * bytes by its name, `read-article` a page of somebody else's without its furniture (`article-furniture`; prose and titles of manuals by `manual-pages`), over `decode-text` (encodings) and `read-zip` (with limits); what cannot be read is an
  * `UnreadableFile`. Writers: `write-html`, `write-markdown`, `write-docx`, `editor-json`, over `nest`, which turns the
  * list into a tree. `front-matter`
- * reads and writes YAML fields; `faq` finds questions with their answers; `sanitise` decides what markup may stay; `clipboard`
+ * reads and writes YAML fields; `faq` finds questions with their answers, `recordings` what plays with its chapters; `sanitise` decides what markup may stay; `clipboard`
  * reads what is pasted, `paste` mends its structure;
  * `take-back` undoes a change and nothing that came since; `compare-drafts` shows what differs.
  */
@@ -79,6 +79,14 @@ export { readMarkdown } from './read-markdown.ts';
 export { readText } from './read-text.ts';
 export { readZip, type ZipLimits } from './read-zip.ts';
 export { readingMinutes, wordsIn } from './reading-time.ts';
+export {
+  type Chapter,
+  chapterOfLine,
+  type Recording,
+  type RecordingPage,
+  recordingData,
+  recordingsOf,
+} from './recordings.ts';
 export { safeHref } from './sanitise.ts';
 export { type Share, shareOf } from './share.ts';
 export { fieldsTakenBack, listTakenBack, type TakenBack } from './take-back.ts';

@@ -7,6 +7,7 @@ import { EMBED, FEATURED, NEXT_STEP, OWN_META } from './head-fields.ts';
 import { type Inline, inlineTree, type Nested, nest, type PictureRow, withPictureRows } from './nest.ts';
 import { parsePiece } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
+import { recordingData, recordingsOf } from './recordings.ts';
 import { shareOf } from './share.ts';
 
 const el = (tagName: string, properties: Element['properties'], children: ElementContent[]): Element => ({
@@ -212,6 +213,7 @@ export function writeHtmlPage({ fields, draft }: PostDocument, metaTitle: string
     contents.flatMap((content) => meta(OWN_META[name], content));
   const faq = faqEntries(draft);
   const share = shareOf(fields);
+  const recordings = recordingsOf(draft);
   const head = el('head', {}, [
     textNode('\n  '),
     el('meta', { charSet: 'utf-8' }, []),
@@ -243,6 +245,20 @@ export function writeHtmlPage({ fields, draft }: PostDocument, metaTitle: string
       ? []
       : line(el('meta', { name: OWN_META.metaTitle, content: fields.metaTitle }, []))),
     ...(faq.length > 0 ? line(el('script', { type: 'application/ld+json' }, [textNode(faqData(faq))])) : []),
+    ...(recordings.length > 0
+      ? line(
+          el('script', { type: 'application/ld+json' }, [
+            textNode(
+              recordingData(recordings, {
+                title: fields.title,
+                description: fields.metaDescription || fields.excerpt,
+                date: fields.date,
+                picture: share.picture,
+              }),
+            ),
+          ]),
+        )
+      : []),
     textNode('\n'),
   ]);
   const featured = fields.image

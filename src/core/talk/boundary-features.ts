@@ -33,7 +33,8 @@ export function kindFeatures(k2: number, k1: number, l1: number, l2: number, out
   out[6] = number(6, l2, 0, 0);
 }
 
-const number = (which: number, a: number, b: number, c: number): number => ((which * KINDS + a) * KINDS + b) * KINDS + c;
+const number = (which: number, a: number, b: number, c: number): number =>
+  ((which * KINDS + a) * KINDS + b) * KINDS + c;
 
 /** Room for the features of one place. */
 export const kindRoom = (): Float64Array => new Float64Array(TOGETHER);

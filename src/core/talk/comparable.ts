@@ -1,6 +1,6 @@
-import { anyOf } from './any-of.ts';
 import { normalForm } from '../language/index.ts';
 import { numberValue } from '../writing/index.ts';
+import { anyOf } from './any-of.ts';
 import { WORD } from './spoken-words.ts';
 
 /** A word as speech and text are held against one another; one written word may be two ("don't"), and two may be one ("twenty five"). */
@@ -90,7 +90,11 @@ export function comparableWords(text: string): ComparableWord[] {
     const keys = keysOf(hit[0]);
     if (keys.length === 0) {
       const form = hit[0].toLowerCase();
-      if (number && /^[\s-]+$/.test(text.slice(number.end, start)) && goesOn(number.words[number.words.length - 1], form)) {
+      if (
+        number &&
+        /^[\s-]+$/.test(text.slice(number.end, start)) &&
+        goesOn(number.words[number.words.length - 1], form)
+      ) {
         number.words.push(form);
         number.end = end;
       } else {

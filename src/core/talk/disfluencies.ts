@@ -1,5 +1,12 @@
+import {
+  baseForm,
+  isAuxiliary,
+  isDeterminer,
+  isFunctionWord,
+  isJoining,
+  partOfSpeech,
+} from '../language/index.ts';
 import { anyOf } from './any-of.ts';
-import { baseForm, isAuxiliary, isDeterminer, isFunctionWord, isJoining, partOfSpeech } from '../language/index.ts';
 import type { SpokenWord } from './spoken-words.ts';
 
 /** Why a spoken word does not stand in the written text. */
@@ -25,10 +32,14 @@ interface Filler {
   /** Only where a sentence begins or between marks. */
   apart?: true;
 }
-const filler = (words: string, rest: Omit<Filler, 'words'> = {}): Filler => ({ words: words.split(' '), ...rest });
+const filler = (words: string, rest: Omit<Filler, 'words'> = {}): Filler => ({
+  words: words.split(' '),
+  ...rest,
+});
 
 /** A clause of its own follows: "it costs nothing", "that always works". */
-const IT_DOES = /^(?:it|that|this) (?:\w+ly |always |never |just |really |only )?(?:is|was|has|will|can|does|costs?|works?|takes?|gets?|goes|makes?|needs?|depends|comes|helps?|looks?|feels?|always does|never does)\b/;
+const IT_DOES =
+  /^(?:it|that|this) (?:\w+ly |always |never |just |really |only )?(?:is|was|has|will|can|does|costs?|works?|takes?|gets?|goes|makes?|needs?|depends|comes|helps?|looks?|feels?|always does|never does)\b/;
 
 const FILLERS: readonly Filler[] = [
   filler('so yeah'),
@@ -36,18 +47,26 @@ const FILLERS: readonly Filler[] = [
   filler('you know what i mean'),
   filler('if you know what i mean'),
   filler('you know', {
-    notAfter: /^(?:do|did|don't|didn't|if|as|let|lets|than|what|all|before|once|when|that|how|because|until|should|would|will|might|could|can|may|must|ones?|people|and|or)$/,
-    notBefore: /^(?:what|how|why|where|when|who|which|whether|if|that|about|your|the|it|this|him|her|them|exactly|already|me|us|of)$/,
+    notAfter:
+      /^(?:do|did|don't|didn't|if|as|let|lets|than|what|all|before|once|when|that|how|because|until|should|would|will|might|could|can|may|must|ones?|people|and|or)$/,
+    notBefore:
+      /^(?:what|how|why|where|when|who|which|whether|if|that|about|your|the|it|this|him|her|them|exactly|already|me|us|of)$/,
     but: IT_DOES,
   }),
-  filler('i mean', { notAfter: /^(?:what|do|did|that's|how|is|know)$/, notBefore: /^(?:it|that|by|to)$/, but: IT_DOES }),
+  filler('i mean', {
+    notAfter: /^(?:what|do|did|that's|how|is|know)$/,
+    notBefore: /^(?:it|that|by|to)$/,
+    but: IT_DOES,
+  }),
   filler('sort of', {
-    notAfter: /^(?:a|an|the|this|that|some|any|what|which|same|every|each|best|right|wrong|another|one|no|other|different|certain|all|these|those|new)$/,
+    notAfter:
+      /^(?:a|an|the|this|that|some|any|what|which|same|every|each|best|right|wrong|another|one|no|other|different|certain|all|these|those|new)$/,
     notBefore: /^(?:a|an|the|things?|stuff)$/,
     but: /^the (?:most|best|worst|only|same|main|first|last)\b/,
   }),
   filler('kind of', {
-    notAfter: /^(?:a|an|the|this|that|some|any|what|which|same|every|each|best|right|wrong|another|one|no|other|different|certain|all|these|those|new)$/,
+    notAfter:
+      /^(?:a|an|the|this|that|some|any|what|which|same|every|each|best|right|wrong|another|one|no|other|different|certain|all|these|those|new)$/,
     notBefore: /^(?:a|an|the|things?|stuff)$/,
     but: /^the (?:most|best|worst|only|same|main|first|last)\b/,
   }),
@@ -65,7 +84,19 @@ const FILLERS: readonly Filler[] = [
 ];
 
 /** Words with which a speaker begins to speak and says nothing yet; one of them alone is an answer. */
-const OPENERS = new Set(['okay', 'ok', 'alright', 'yeah', 'yep', 'yup', 'right', 'well', 'anyway', 'anyways', 'hey']);
+const OPENERS = new Set([
+  'okay',
+  'ok',
+  'alright',
+  'yeah',
+  'yep',
+  'yup',
+  'right',
+  'well',
+  'anyway',
+  'anyways',
+  'hey',
+]);
 /** "All right", in two words. */
 const OPENING_PAIRS = new Set(['all right', 'so yeah', 'so okay', 'so ok', 'so um', 'so anyway']);
 /** What may follow "well" and "right" for them to be an opening. */
@@ -73,7 +104,11 @@ const CLAUSE_BEGINS =
   /^(?:i|i'm|i've|i'd|i'll|you|you're|you've|you'll|we|we're|we've|we'll|it|it's|he|she|they|they're|that's|that|this|the|there's|there|so|if|when|what|how|let's|first|then|now|my|our|in|as|at|yes|no|and|but|because|actually|for|on|to|here|here's|one|some|most|people|these|those|is|are|do|does|who|why|where|okay|everyone|everybody|welcome|thanks|thank)$/;
 
 /** What is often said twice and meant so. */
-const DOUBLED = new Set('had that very really so no yes bye far far long many again never more big much out in on over two three ha there now come go well too'.split(' '));
+const DOUBLED = new Set(
+  'had that very really so no yes bye far far long many again never more big much out in on over two three ha there now come go well too'.split(
+    ' ',
+  ),
+);
 /** Words with which the speaker takes back what came before. */
 const CORRECTIONS: readonly (readonly string[])[] = [
   ['no', 'sorry'],
@@ -86,7 +121,9 @@ const CORRECTIONS: readonly (readonly string[])[] = [
 /** How far back what is taken back may begin. */
 const TAKEN_BACK = 6;
 /** Words of one speaker between two turns of another that are a listener's. */
-const LISTENING = anyOf("yeah yes yep okay ok right sure mhm mm hmm wow nice great cool exactly totally absolutely oh uh huh really no true indeed good lovely ah aha i see of course got it that's makes sense for definitely gosh");
+const LISTENING = anyOf(
+  "yeah yes yep okay ok right sure mhm mm hmm wow nice great cool exactly totally absolutely oh uh huh really no true indeed good lovely ah aha i see of course got it that's makes sense for definitely gosh",
+);
 const LISTENING_WORDS = 3;
 
 const isNumber = (form: string) => /\p{N}/u.test(form);
@@ -139,9 +176,19 @@ class Marking {
 function standsApart(marking: Marking, from: number, to: number): boolean {
   const { words, left } = marking;
   const before = words[from - 1];
-  const open = from === 0 || words[from].turn || left[from - 1] !== null || /[,;:.!?–—-]/.test(before.after) || words[from].pause >= 0.4;
+  const open =
+    from === 0 ||
+    words[from].turn ||
+    left[from - 1] !== null ||
+    /[,;:.!?–—-]/.test(before.after) ||
+    words[from].pause >= 0.4;
   const last = words[to - 1];
-  const close = to === words.length || words[to].turn || left[to] !== null || /[,;:.!?–—-]/.test(last.after) || words[to].pause >= 0.4;
+  const close =
+    to === words.length ||
+    words[to].turn ||
+    left[to] !== null ||
+    /[,;:.!?–—-]/.test(last.after) ||
+    words[to].pause >= 0.4;
   return open && close;
 }
 
@@ -149,7 +196,8 @@ function markHesitations(marking: Marking): void {
   marking.words.forEach(({ form, after }, at) => {
     // "Oh" and "ah" are words where they are all that is said.
     const alone = marking.begins(at) && (at + 1 === marking.words.length || marking.begins(at + 1));
-    if (HESITATION.test(form) && !(alone && /^[oa]/.test(form) && after.includes('!'))) marking.leave(at, at + 1, 'filler');
+    if (HESITATION.test(form) && !(alone && /^[oa]/.test(form) && after.includes('!')))
+      marking.leave(at, at + 1, 'filler');
   });
 }
 
@@ -183,7 +231,8 @@ function markFillers(marking: Marking): void {
         const after = marking.next(to);
         if (notAfter && before >= 0 && !words[at].turn && notAfter.test(marking.form(before))) continue;
         const goesOn = `${marking.form(after)} ${marking.form(marking.next(after + 1))} ${marking.form(marking.next(marking.next(after + 1) + 1))}`;
-        if (notBefore?.test(marking.form(after)) && !but?.test(goesOn) && !/[,;.]/.test(words[to - 1].after)) continue;
+        if (notBefore?.test(marking.form(after)) && !but?.test(goesOn) && !/[,;.]/.test(words[to - 1].after))
+          continue;
         // "sort of" at an end asks for what it is a sort of.
         if (run.at(-1) === 'of' && /[.!?]/.test(words[to - 1].after)) continue;
       }
@@ -198,7 +247,8 @@ function markFillers(marking: Marking): void {
 
 const WHO = anyOf('people nobody everybody everyone somebody you we they');
 /** Words after which "like" compares, or is the verb. */
-const COMPARES = /^(?:is|are|was|were|be|been|look|looks|looked|feel|feels|felt|sound|sounds|just|more|much|something|nothing|things?|people|it's|that's|you|we|they|i|would|i'd|don't|didn't|really|exactly|seems?|smells?|works?|act|acts|rather|also)$/;
+const COMPARES =
+  /^(?:is|are|was|were|be|been|look|looks|looked|feel|feels|felt|sound|sounds|just|more|much|something|nothing|things?|people|it's|that's|you|we|they|i|would|i'd|don't|didn't|really|exactly|seems?|smells?|works?|act|acts|rather|also)$/;
 
 /** "Like people pour it on": a clause of its own follows, so that nothing is compared. */
 function opensWithLike(marking: Marking, at: number): boolean {
@@ -221,8 +271,13 @@ function markHesitantSo(marking: Marking): void {
   words.forEach(({ form }, at) => {
     if (form !== 'so' || marking.left[at] !== null) return;
     const next = at + 1;
-    const isHesitant = next < words.length && marking.left[next] !== null && !words[next].turn && HESITATION.test(words[next].form);
-    const isOpened = at > 0 && marking.left[at - 1] === 'filler' && OPENERS.has(words[at - 1].form) && !words[at].turn;
+    const isHesitant =
+      next < words.length &&
+      marking.left[next] !== null &&
+      !words[next].turn &&
+      HESITATION.test(words[next].form);
+    const isOpened =
+      at > 0 && marking.left[at - 1] === 'filler' && OPENERS.has(words[at - 1].form) && !words[at].turn;
     if (isHesitant || isOpened) marking.leave(at, next, 'filler');
   });
 }
@@ -254,7 +309,12 @@ function markOpenings(marking: Marking): void {
         break;
       }
       if (!/,/.test(words[from].after) && !CLAUSE_BEGINS.test(marking.form(next))) break;
-      if ((form === 'right' || form === 'well') && /^(?:now|there|here)$/.test(marking.form(next)) && !/,/.test(words[from].after)) break;
+      if (
+        (form === 'right' || form === 'well') &&
+        /^(?:now|there|here)$/.test(marking.form(next)) &&
+        !/,/.test(words[from].after)
+      )
+        break;
       marking.leave(from, from + 1, 'filler');
       from = next;
     }
@@ -280,11 +340,19 @@ function markRepeats(marking: Marking): void {
     const standing = marking.standing();
     for (let place = 0; place + 2 * length <= standing.length; place++) {
       let same = 0;
-      while (same < length && words[standing[place + same]].form === words[standing[place + length + same]].form) same += 1;
+      while (
+        same < length &&
+        words[standing[place + same]].form === words[standing[place + length + same]].form
+      )
+        same += 1;
       if (same < length) continue;
       const first = standing.slice(place, place + length);
       const [from, again] = [first[0], standing[place + length]];
-      if (first.some((at) => /[.!?]/.test(words[at].after)) || crossesTurn(words, from, standing[place + 2 * length - 1] + 1)) continue;
+      if (
+        first.some((at) => /[.!?]/.test(words[at].after)) ||
+        crossesTurn(words, from, standing[place + 2 * length - 1] + 1)
+      )
+        continue;
       const forms = first.map((at) => words[at].form);
       const atOnce = again === first[length - 1] + 1;
       if (forms.every(isNumber)) continue;
@@ -332,7 +400,9 @@ function markCorrections(marking: Marking): void {
 }
 
 const NUMBER_WORDS = new Set(
-  'one two three four five six seven eight nine ten eleven twelve fifteen twenty thirty forty fifty sixty seventy eighty ninety hundred monday tuesday wednesday thursday friday saturday sunday'.split(' '),
+  'one two three four five six seven eight nine ten eleven twelve fifteen twenty thirty forty fifty sixty seventy eighty ninety hundred monday tuesday wednesday thursday friday saturday sunday'.split(
+    ' ',
+  ),
 );
 /** One number, or one day, in place of another. */
 const bothNumbers = (one: string, other: string, steps: number): boolean =>
@@ -346,7 +416,14 @@ const FIRST_FORM = /^(i|you|we|he|she|they|it|that|there)(?:'.*)?$/;
 const BEGUN = 3;
 
 const isSmall = (form: string): boolean =>
-  isFunctionWord(form) || isAuxiliary(form) || isDeterminer(form) || isJoining(form) || /'/.test(form) || /^(?:just|really|not|don't|want|wanna|gonna|going|think|say|know|need|like|go|get|put|use|make|take)$/.test(form);
+  isFunctionWord(form) ||
+  isAuxiliary(form) ||
+  isDeterminer(form) ||
+  isJoining(form) ||
+  /'/.test(form) ||
+  /^(?:just|really|not|don't|want|wanna|gonna|going|think|say|know|need|like|go|get|put|use|make|take)$/.test(
+    form,
+  );
 
 /** "you can you should", "if you if it's": small words begun and begun anew with the same first word. */
 function markRestarts(marking: Marking): void {
@@ -362,7 +439,12 @@ function markRestarts(marking: Marking): void {
       if (next >= words.length || words[next].turn) break;
       const other = marking.form(next);
       const again = other === form || (FIRST_FORM.exec(other)?.[1] ?? other) === root;
-      if ((steps > 0 || (other !== form && root !== 'that' && root !== 'there')) && again && RESTARTS.test(other) && isBegunAnew(marking, at, here, next)) {
+      if (
+        (steps > 0 || (other !== form && root !== 'that' && root !== 'there')) &&
+        again &&
+        RESTARTS.test(other) &&
+        isBegunAnew(marking, at, here, next)
+      ) {
         marking.leave(at, next, 'restart');
         break;
       }
@@ -384,13 +466,16 @@ function isBegunAnew(marking: Marking, from: number, last: number, next: number)
   if (brokenOff(words[last].after)) return true;
   const end = marking.form(last);
   const first = marking.form(from);
-  const onlyWho = /^(?:if|when|because|so)$/.test(first) && /^(?:you|it)$/.test(end) && marking.next(from + 1) === last;
+  const onlyWho =
+    /^(?:if|when|because|so)$/.test(first) && /^(?:you|it)$/.test(end) && marking.next(from + 1) === last;
   if (!OPEN_END.test(end) && !onlyWho && last !== from) return false;
   const again = marking.form(next);
   // "to the … to the", "it's … it's" are plain; "you that you", "so that the" go on.
   const goesOn = new Set(['that', 'if', 'because', 'when', 'and', 'so', 'but', 'or', 'which', 'who', 'to']);
-  if (goesOn.has(end) && FIRST_FORM.test(again)) return first === again && from + 1 !== last && !FIRST_FORM.test(first);
-  if (/^(?:and|so|but|the|a|an|of|in|on|for|with|at|from|is|are|was)$/.test(first) && first === end) return true;
+  if (goesOn.has(end) && FIRST_FORM.test(again))
+    return first === again && from + 1 !== last && !FIRST_FORM.test(first);
+  if (/^(?:and|so|but|the|a|an|of|in|on|for|with|at|from|is|are|was)$/.test(first) && first === end)
+    return true;
   return true;
 }
 

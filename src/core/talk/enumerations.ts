@@ -5,16 +5,25 @@ const LAST = 99;
 
 /** The number with which a sentence begins to count; null where it does not. */
 function countedAs(forms: readonly string[]): number | null {
-  const text = forms.slice(0, 7).join(' ').replace(/^(?:so|and|then|now|okay|well) /, '').replace(/^(?:and|then) /, '');
+  const text = forms
+    .slice(0, 7)
+    .join(' ')
+    .replace(/^(?:so|and|then|now|okay|well) /, '')
+    .replace(/^(?:and|then) /, '');
   const numbered = /^(?:number|step|rule|tip) (\p{L}+|\d+)\b/u.exec(text);
   if (numbered) {
     const at = NUMBERS.indexOf(numbered[1]);
     return at >= 0 ? at + 1 : /^\d+$/.test(numbered[1]) ? Number(numbered[1]) : null;
   }
-  const ordinal = /^(?:the )?(first(?:ly| of all)?|second(?:ly)?|third(?:ly)?|fourth|fifth|sixth|seventh|eighth|ninth|tenth)\b(?! (?:time|day|night|half|week|year|hand)\b)/.exec(text);
+  const ordinal =
+    /^(?:the )?(first(?:ly| of all)?|second(?:ly)?|third(?:ly)?|fourth|fifth|sixth|seventh|eighth|ninth|tenth)\b(?! (?:time|day|night|half|week|year|hand)\b)/.exec(
+      text,
+    );
   if (ordinal) return WORDS.findIndex((word) => ordinal[1].startsWith(word)) + 1;
   if (/^(?:finally|lastly|last of all|the last (?:one|thing)|and last)\b/.test(text)) return LAST;
-  const one = /^(one|two|three|four|five) (?:is|you|we|check|make|take|put|the|never|always|don't)\b/.exec(text);
+  const one = /^(one|two|three|four|five) (?:is|you|we|check|make|take|put|the|never|always|don't)\b/.exec(
+    text,
+  );
   return one ? NUMBERS.indexOf(one[1]) + 1 : null;
 }
 
@@ -34,7 +43,11 @@ export function countedItems(sentences: readonly (readonly string[])[]): (number
     if (counted[at] !== 1) continue;
     const starts = [at];
     let want = 2;
-    for (let next = at + 1; next < sentences.length && next - starts[starts.length - 1] <= LONGEST_ITEM; next++) {
+    for (
+      let next = at + 1;
+      next < sentences.length && next - starts[starts.length - 1] <= LONGEST_ITEM;
+      next++
+    ) {
       const number = counted[next];
       if (number === want) {
         starts.push(next);

@@ -1,6 +1,7 @@
-import { anyOf } from './any-of.ts';
 import { baseForm, isFunctionWord } from '../language/index.ts';
+import { anyOf } from './any-of.ts';
 import { type ComparableWord, comparableWords } from './comparable.ts';
+import type { LeftWhy } from './disfluencies.ts';
 import { sentencesWithin } from './sentences-within.ts';
 import type { SpokenWord } from './spoken-words.ts';
 
@@ -70,7 +71,14 @@ export class SpokenIndex {
   private readonly weights: number[] = [];
   private readonly traced = new Map<string, TracedWord[]>();
 
-  constructor(readonly words: readonly SpokenWord[]) {
+  /** Units of words that no text needs: of two ways the one without them. */
+  private readonly spare: boolean[] = [];
+
+  /** @param left which of the words no text needs */
+  constructor(
+    readonly words: readonly SpokenWord[],
+    left: readonly (LeftWhy | null)[] = [],
+  ) {
     let text = '';
     const starts: number[] = [];
     for (const { form, glued } of words) {
@@ -85,6 +93,7 @@ export class SpokenIndex {
       this.keys.push(number);
       this.bases.push(this.baseOf(key));
       this.wordOf.push(word);
+      this.spare.push((left[word] ?? null) !== null);
     }
     for (let number = 0; number < this.places.length; number++)
       this.weights[number] = Math.log(1 + (this.keys.length + 1) / (this.places[number].length + 0.5));
@@ -126,33 +135,60 @@ export class SpokenIndex {
     const known = this.traced.get(text);
     if (known) return known;
     let said = -1;
-    const out = sentencesWithin(text).flatMap(([from, to]) => {
-      const traced = this.traceSentence(text.slice(from, to), from, said);
-      for (const { spoken } of traced) if (spoken >= 0) said = spoken;
-      return traced;
-    });
+    const words: ComparableWord[] = [];
+    const matched: number[] = [];
+    for (const [from, to] of sentencesWithin(text)) {
+      const own = comparableWords(text.slice(from, to));
+      const found = this.matchSentence(own, said);
+      for (const [at, unit] of found.entries()) {
+        if (unit >= 0) said = this.wordOf[unit];
+        words.push({ ...own[at], start: own[at].start + from, end: own[at].end + from });
+        matched.push(unit);
+      }
+    }
+    this.fill(words, matched);
+    const out = this.judged(text, words, matched);
     if (this.traced.size > REMEMBERED) this.traced.clear();
     this.traced.set(text, out);
     return out;
   }
 
-  private traceSentence(text: string, offset: number, said: number): TracedWord[] {
-    const words = comparableWords(text);
-    if (words.length === 0) return [];
-    const goesOn = this.follow(words, said);
-    if (goesOn) return this.judged(text, offset, words, goesOn);
+  /** The spoken unit of each word of a sentence; -1 where none was said. */
+  private matchSentence(words: readonly ComparableWord[], said: number): number[] {
+    const goesOn = this.follow(words, said, true) ?? this.follow(words, said, false);
+    if (goesOn) return goesOn;
     const found = this.align(words, 0, words.length);
     const matched: number[] = words.map(() => -1);
     const total = words.reduce((sum, { key }) => sum + this.weightOf(key), 0);
     const covers = found.weight >= COVERED * total;
     this.accept(words, found, matched, covers);
     // What two places of the talk were joined into: each stretch that is left is looked for by itself.
-    for (const [from, to] of gapsOf(matched, RUN + 1)) this.accept(words, this.align(words, from, to), matched, false);
-    return this.judged(text, offset, words, matched);
+    for (const [from, to] of gapsOf(matched, RUN + 1))
+      this.accept(words, this.align(words, from, to), matched, false);
+    return matched;
+  }
+
+  /** Telling words that stand where the words around them were said, in their order: those of a short sentence that much was added to. */
+  private fill(words: readonly ComparableWord[], matched: number[]): void {
+    for (const [from, to] of gapsOf(matched, 1)) {
+      const low = from > 0 ? matched[from - 1] + 1 : Math.max(0, (matched[to] ?? 0) - SKIPPED);
+      const high = to < matched.length ? matched[to] : low + SKIPPED;
+      if (high <= low || high - low > 2 * SKIPPED + (to - from)) continue;
+      let unit = low;
+      for (let at = from; at < to; at++) {
+        if (isFunctionWord(words[at].key)) continue;
+        const number = this.numbers.get(words[at].key);
+        let here = unit;
+        while (here < high && this.keys[here] !== number) here += 1;
+        if (number === undefined || here >= Math.min(high, this.keys.length)) continue;
+        matched[at] = here;
+        unit = here + 1;
+      }
+    }
   }
 
   /** Where every word of a sentence stands right behind what was said before it, with no more than fillers between: the common case. */
-  private follow(words: readonly ComparableWord[], said: number): number[] | null {
+  private follow(words: readonly ComparableWord[], said: number, passSpare: boolean): number[] | null {
     if (said < 0) return null;
     const units: number[] = [];
     let at = this.unitAfter(said);
@@ -160,7 +196,7 @@ export class SpokenIndex {
       const number = this.numbers.get(key);
       if (number === undefined) return null;
       const most = Math.min(this.keys.length, at + (units.length === 0 ? SKIPPED * 3 : SKIPPED));
-      while (at < most && this.keys[at] !== number) at += 1;
+      while (at < most && (this.keys[at] !== number || (passSpare && this.spare[at]))) at += 1;
       if (at === most) return null;
       units.push(at);
       at += 1;
@@ -197,7 +233,9 @@ export class SpokenIndex {
         votes.set(bucket, (votes.get(bucket) ?? 0) + this.weights[number]);
       }
     }
-    const rated = [...votes].map(([bucket, value]) => [bucket, value + (votes.get(bucket + 1) ?? 0)] as const);
+    const rated = [...votes].map(
+      ([bucket, value]) => [bucket, value + (votes.get(bucket + 1) ?? 0)] as const,
+    );
     rated.sort((a, b) => b[1] - a[1] || a[0] - b[0]);
     let best: Found = { pairs: [], weight: 0 };
     const tried = new Set<number>();
@@ -206,7 +244,10 @@ export class SpokenIndex {
       if (tried.has(bucket - 1) || tried.has(bucket + 1)) continue;
       tried.add(bucket);
       const start = Math.max(0, bucket * BUCKET - AROUND);
-      const end = Math.min(this.keys.length, bucket * BUCKET + 2 * BUCKET + Math.ceil((to - from) * 1.6) + AROUND);
+      const end = Math.min(
+        this.keys.length,
+        bucket * BUCKET + 2 * BUCKET + Math.ceil((to - from) * 1.6) + AROUND,
+      );
       const found = this.common(words, from, to, start, end);
       if (found.weight > best.weight + 1e-9) best = found;
       if (found.pairs.length === to - from) break;
@@ -215,7 +256,13 @@ export class SpokenIndex {
   }
 
   /** Weighted longest common subsequence of words and a stretch of speech. */
-  private common(words: readonly ComparableWord[], from: number, to: number, start: number, end: number): Found {
+  private common(
+    words: readonly ComparableWord[],
+    from: number,
+    to: number,
+    start: number,
+    end: number,
+  ): Found {
     const [rows, columns] = [to - from, end - start];
     const width = columns + 1;
     const table = new Float64Array((rows + 1) * width);
@@ -230,11 +277,16 @@ export class SpokenIndex {
         let match = 0;
         if (this.keys[at] === number) match = weight;
         else if (base >= 0 && this.bases[at] === base && !/\d/.test(key)) match = weight * 0.8;
+        if (match > 0 && !this.spare[at]) match += 0.005;
         // Of two ways that are worth the same the one without a gap: neighbours count a little more.
         if (match > 0 && row > 0 && column > 0 && value[(row - 1) * columns + column - 1] > 0) match += 0.01;
         value[row * columns + column] = match;
         const here = (row + 1) * width + column + 1;
-        table[here] = Math.max(table[here - 1], table[here - width], match > 0 ? table[here - width - 1] + match : 0);
+        table[here] = Math.max(
+          table[here - 1],
+          table[here - width],
+          match > 0 ? table[here - width - 1] + match : 0,
+        );
       }
     }
     const pairs: [number, number][] = [];
@@ -260,7 +312,12 @@ export class SpokenIndex {
     }
     for (let from = 0; from < pairs.length; ) {
       let to = from + 1;
-      while (to < pairs.length && pairs[to][0] === pairs[to - 1][0] + 1 && pairs[to][1] - pairs[to - 1][1] <= 3) to += 1;
+      while (
+        to < pairs.length &&
+        pairs[to][0] === pairs[to - 1][0] + 1 &&
+        pairs[to][1] - pairs[to - 1][1] <= 3
+      )
+        to += 1;
       const run = pairs.slice(from, to);
       if (run.length >= RUN && run.some(([word]) => !isFunctionWord(words[word].key)))
         for (const [word, unit] of run) matched[word] = unit;
@@ -268,7 +325,7 @@ export class SpokenIndex {
     }
   }
 
-  private judged(text: string, offset: number, words: readonly ComparableWord[], matched: readonly number[]): TracedWord[] {
+  private judged(text: string, words: readonly ComparableWord[], matched: readonly number[]): TracedWord[] {
     const out: TracedWord[] = [];
     words.forEach(({ key, start, end }, at) => {
       const unit = matched[at];
@@ -279,13 +336,13 @@ export class SpokenIndex {
       else weighty = isWeighty(text, key, start, at);
       const last = out.at(-1);
       // Two parts of one written word ("don't"): the worse one counts.
-      if (last && last.start === offset + start && last.end === offset + end) {
+      if (last && last.start === start && last.end === end) {
         if (RANK[origin] > RANK[last.origin]) last.origin = origin;
         last.weighty ||= weighty;
         if (last.spoken < 0 && unit >= 0) last.spoken = this.wordOf[unit];
         return;
       }
-      out.push({ start: offset + start, end: offset + end, origin, spoken: unit >= 0 ? this.wordOf[unit] : -1, weighty });
+      out.push({ start, end, origin, spoken: unit >= 0 ? this.wordOf[unit] : -1, weighty });
     });
     return out;
   }
@@ -297,7 +354,12 @@ export class SpokenIndex {
     while (from > 0 && matched[from - 1] < 0) from -= 1;
     let to = at + 1;
     while (to < words.length && matched[to] < 0) to += 1;
-    return to - from <= JOINED && to < words.length && (from > 0 || to - from === 1) && words.slice(from, to).every(({ key }) => JOINING.test(key));
+    return (
+      to - from <= JOINED &&
+      to < words.length &&
+      (from > 0 || to - from === 1) &&
+      words.slice(from, to).every(({ key }) => JOINING.test(key))
+    );
   }
 }
 

@@ -36,7 +36,9 @@ const CONTRACTED = /^(?:it|that|there|he|she|i|you|we|they|what|let)'(?:s|re|m|l
 function isTold(form: string): boolean {
   const base = baseForm(form);
   return (
-    base !== form && !/ing$/.test(form) && (partOfSpeech(base) === 'v' || (/ed$/.test(form) && partOfSpeech(base) === 'm'))
+    base !== form &&
+    !/ing$/.test(form) &&
+    (partOfSpeech(base) === 'v' || (/ed$/.test(form) && partOfSpeech(base) === 'm'))
   );
 }
 

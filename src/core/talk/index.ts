@@ -8,12 +8,47 @@
  * parts them by their vocabulary with the help of `turns-of-talk`; `section-heading` finds words of the speaker to stand above each,
  * `enumerations` what was counted. `written-talk` puts it together.
  *
- * `comparable` and `fidelity` trace a draft back to what was said.
+ * `talk-draft` makes a post of it, `chapters` names the parts of its recording.
+ *
+ * `comparable` and `fidelity` trace a text back to what was said, `fidelity-account` a whole draft; `unspoken` tells which words of
+ * a phrase nobody said, and where the speaker came near.
  */
-export { type LeftWhy } from './disfluencies.ts';
-export { fidelityOf, type OriginCounts, originCounts, SpokenIndex, type TracedWord, type WordOrigin } from './fidelity.ts';
+export { atSecond, chapterLines, chaptersOf, withChapters } from './chapters.ts';
+export type { LeftWhy } from './disfluencies.ts';
+export {
+  fidelityOf,
+  type OriginCounts,
+  originCounts,
+  SpokenIndex,
+  type TracedWord,
+  type WordOrigin,
+} from './fidelity.ts';
+export {
+  type AddedRun,
+  type FidelityAccount,
+  fidelityAccount,
+  type LeftOutRun,
+  type SectionFidelity,
+} from './fidelity-account.ts';
 export { readTranscript } from './read-transcript.ts';
 export type { SpokenWord } from './spoken-words.ts';
-export { type Cue, clock, isTimed, lengthOf, type Transcript, type TranscriptForm, type TranscriptReading } from './transcript.ts';
+export { type TalkDraftWishes, talkDraft, transcriptFold } from './talk-draft.ts';
+export {
+  type Cue,
+  clock,
+  isTimed,
+  lengthOf,
+  type Transcript,
+  type TranscriptForm,
+  type TranscriptReading,
+} from './transcript.ts';
+export { type NearPlace, type Unspoken, unspoken } from './unspoken.ts';
 export { type KnownNames, knownNames } from './written-out.ts';
-export { type TalkParagraph, type TalkQuestion, type TalkSection, type TalkSentence, type WrittenTalk, writeTalk } from './written-talk.ts';
+export {
+  type TalkParagraph,
+  type TalkQuestion,
+  type TalkSection,
+  type TalkSentence,
+  type WrittenTalk,
+  writeTalk,
+} from './written-talk.ts';

@@ -37,7 +37,10 @@ function shareDoubled(cues: readonly Cue[]): number {
   let doubled = 0;
   for (let at = 1; at < cues.length; at++) {
     const words = wordsOf(cues[at].text).join(' ');
-    if (words === wordsOf(cues[at - 1].text).join(' ') || words === wordsOf(cues[at - 2]?.text ?? '').join(' '))
+    if (
+      words === wordsOf(cues[at - 1].text).join(' ') ||
+      words === wordsOf(cues[at - 2]?.text ?? '').join(' ')
+    )
       doubled += 1;
   }
   return cues.length > 1 ? doubled / (cues.length - 1) : 0;

@@ -66,7 +66,9 @@ export function sectionWeights(
 function beginning(run: readonly HeadingWord[]): number {
   const [first] = run;
   if (first.lead) {
-    const asks = run.length >= 3 && run.slice(1).some(({ form, auxiliary }) => auxiliary || /^(?:to|you|we|i)$/.test(form));
+    const asks =
+      run.length >= 3 &&
+      run.slice(1).some(({ form, auxiliary }) => auxiliary || /^(?:to|you|we|i)$/.test(form));
     return asks ? 1.45 : 0.4;
   }
   if (first.gerund && first.part !== 'n') return run.length === 1 ? 0.3 : 1.25;
@@ -77,7 +79,12 @@ function beginning(run: readonly HeadingWord[]): number {
 }
 
 /** How much a run of words names of its section; 0 where it is no heading. */
-function rate({ words, parted }: HeadingSource, from: number, to: number, weights: ReadonlyMap<string, number>): number {
+function rate(
+  { words, parted }: HeadingSource,
+  from: number,
+  to: number,
+  weights: ReadonlyMap<string, number>,
+): number {
   const last = words[to - 1];
   if (!words[from].starts || !last.telling || last.part === 'v' || last.told || last.auxiliary) return 0;
   let sum = 0;
@@ -104,7 +111,8 @@ function rate({ words, parted }: HeadingSource, from: number, to: number, weight
   const after = words[to];
   if (after && !parted[to - 1] && after.telling && after.name && last.name) value *= 0.6;
   const before = words[from - 1];
-  if (before && !parted[from - 1] && before.telling && (before.part === 'a' || before.part === 'n')) value *= 0.75;
+  if (before && !parted[from - 1] && before.telling && (before.part === 'a' || before.part === 'n'))
+    value *= 0.75;
   return value;
 }
 
@@ -123,16 +131,19 @@ function offerOf(
 ): (HeadingPlace & { rate: number }) | null {
   const { words, parted, asks } = source;
   const opener = OPENERS.test(words[0]?.form ?? '') ? 1 : 0;
-  const wonders = sentence < AT_FIRST && (words[opener]?.lead ?? false) && (words[opener + 1]?.auxiliary ?? false);
+  const wonders =
+    sentence < AT_FIRST && (words[opener]?.lead ?? false) && (words[opener + 1]?.auxiliary ?? false);
   const near = sentence < 3 ? 1.5 - 0.15 * sentence : 1;
   let best: (HeadingPlace & { rate: number }) | null = null;
   const offer = (from: number, to: number, value: number) => {
-    if (value > (best?.rate ?? 0) && !taken.has(textOf(words.slice(from, to)))) best = { sentence, from, to, rate: value };
+    if (value > (best?.rate ?? 0) && !taken.has(textOf(words.slice(from, to))))
+      best = { sentence, from, to, rate: value };
   };
   if (asks && sentence < AT_FIRST - 1 && words.length >= 4 && words.length <= 13) {
     let sum = 0;
     for (const key of new Set(words.map((word) => word.key))) sum += weights.get(key) ?? 0;
-    if (sum > 0) offer(opener, words.length, ANNOUNCED * (1 + sum / Math.sqrt(words.length)) - 0.2 * sentence);
+    if (sum > 0)
+      offer(opener, words.length, ANNOUNCED * (1 + sum / Math.sqrt(words.length)) - 0.2 * sentence);
   }
   for (let from = 0; from < words.length; from++) {
     if (!words[from].starts) continue;

@@ -1,5 +1,11 @@
 import { kindFeatures, kindOf, kindRoom } from './boundary-features.ts';
-import { boundaryBias, boundaryKinds, boundarySteps, boundaryWordsAfter, boundaryWordsBefore } from './generated/sentence-begins.ts';
+import {
+  boundaryBias,
+  boundaryKinds,
+  boundarySteps,
+  boundaryWordsAfter,
+  boundaryWordsBefore,
+} from './generated/sentence-begins.ts';
 
 interface Weights {
   before: Map<string, number>;
@@ -12,7 +18,8 @@ let weights: Weights | null = null;
 function pairsOf<Key>(coded: string, keyOf: (text: string) => Key): Map<Key, number> {
   const parts = coded.split(' ');
   const out = new Map<Key, number>();
-  for (let at = 0; at + 1 < parts.length; at += 2) out.set(keyOf(parts[at]), Number(parts[at + 1]) / boundarySteps);
+  for (let at = 0; at + 1 < parts.length; at += 2)
+    out.set(keyOf(parts[at]), Number(parts[at + 1]) / boundarySteps);
   return out;
 }
 

@@ -1,5 +1,5 @@
-import { anyOf } from './any-of.ts';
 import { baseForm, isAuxiliary, isDeterminer, partOfSpeech } from '../language/index.ts';
+import { anyOf } from './any-of.ts';
 import type { LeftWhy } from './disfluencies.ts';
 import { sentenceBegin } from './sentence-begin.ts';
 import type { SpokenWord } from './spoken-words.ts';
@@ -16,13 +16,25 @@ const ABBREVIATION = /^(?:mr|mrs|ms|dr|st|vs|etc|e\.?g|i\.?e|approx|no|fig)$/;
 export const isMarked = (words: readonly SpokenWord[]): boolean =>
   words.filter(({ after }) => ENDS.test(after)).length >= words.length * MARKED;
 
-const CLAUSE_OPEN = /^(?:that|if|when|because|think|know|knew|say|said|says|where|what|how|which|who|and|but|so|or|than|as|like|mean|believe|sure|until|till|before|after|while|whatever|whenever|wherever|thing|things|way|time|once|unless|though|although|hope|guess|suppose|bet|see|feel|wish|tell|told|show|everything|anything|something|all|places?|day|moment|reason|is|are|was|were|do|does|did|can|could|will|would|should|have|had|has|might|must|may|maybe|perhaps|cause|cos|whether|why|let|makes?|made|help|helps|means|needs?|wants?|far|much|many|then|now|always|also|just|even|only)$/;
-const PRONOUN = anyOf("i i'm i've i'd i'll you you're you've you'll you'd we we're we've we'll we'd it it's it'll he he's she she's they they're they've they'll that's there's there here's let's everyone everybody nobody people somebody");
-const PREPOSITION = anyOf('of in on with for at to from by into onto over under about between through without around against near behind beside inside outside across along off up down out per via toward towards than as or which who whose whom');
-const OPEN_END = anyOf("the a an to of for with at from by and or but so because cause if when which who my your our their his its every each is are was were am be been i'm you're we're they're he's she's can could should would will must may might do does don't doesn't didn't can't won't i we they he she gonna wanna i've we've you've they've i'd you'd we'd i'll you'll we'll they'll very really quite too as than into onto per not have has had some any no more most such same let let's maybe between what where how why whether while until unless although though only about said says say");
-const GOOD_END = anyOf('it that them there here too well again you me us him her one ones way all enough away together anyway fine ready done today tomorrow day time times thing things everything nothing anything something home');
-const NUMBER = /^(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty|hundred|\d[\d.,]*)$/;
-const FIRSTS = anyOf('first firstly second secondly third thirdly fourth fifth finally lastly next also anyway meanwhile however otherwise instead remember imagine yes no thanks thank welcome please');
+const CLAUSE_OPEN =
+  /^(?:that|if|when|because|think|know|knew|say|said|says|where|what|how|which|who|and|but|so|or|than|as|like|mean|believe|sure|until|till|before|after|while|whatever|whenever|wherever|thing|things|way|time|once|unless|though|although|hope|guess|suppose|bet|see|feel|wish|tell|told|show|everything|anything|something|all|places?|day|moment|reason|is|are|was|were|do|does|did|can|could|will|would|should|have|had|has|might|must|may|maybe|perhaps|cause|cos|whether|why|let|makes?|made|help|helps|means|needs?|wants?|far|much|many|then|now|always|also|just|even|only)$/;
+const PRONOUN = anyOf(
+  "i i'm i've i'd i'll you you're you've you'll you'd we we're we've we'll we'd it it's it'll he he's she she's they they're they've they'll that's there's there here's let's everyone everybody nobody people somebody",
+);
+const PREPOSITION = anyOf(
+  'of in on with for at to from by into onto over under about between through without around against near behind beside inside outside across along off up down out per via toward towards than as or which who whose whom',
+);
+const OPEN_END = anyOf(
+  "the a an to of for with at from by and or but so because cause if when which who my your our their his its every each is are was were am be been i'm you're we're they're he's she's can could should would will must may might do does don't doesn't didn't can't won't i we they he she gonna wanna i've we've you've they've i'd you'd we'd i'll you'll we'll they'll very really quite too as than into onto per not have has had some any no more most such same let let's maybe between what where how why whether while until unless although though only about said says say",
+);
+const GOOD_END = anyOf(
+  'it that them there here too well again you me us him her one ones way all enough away together anyway fine ready done today tomorrow day time times thing things everything nothing anything something home',
+);
+const NUMBER =
+  /^(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty|hundred|\d[\d.,]*)$/;
+const FIRSTS = anyOf(
+  'first firstly second secondly third thirdly fourth fifth finally lastly next also anyway meanwhile however otherwise instead remember imagine yes no thanks thank welcome please',
+);
 const AUX_START = anyOf('is are do does did can could will would should have has');
 const ASKS = anyOf("what how why where who when what's how's where's who's which");
 
@@ -64,42 +76,75 @@ function worded(words: readonly SpokenWord[], kept: readonly number[], at: numbe
   const after = words[kept[at + 1]]?.form ?? '';
   let score = -2.4;
   if (OPEN_END.test(before)) score -= 6;
-  else if (isDeterminer(before) && !/^(?:that|this|these|those|her|some|another|any)$/.test(before)) score -= 6;
+  else if (isDeterminer(before) && !/^(?:that|this|these|those|her|some|another|any)$/.test(before))
+    score -= 6;
   const opens = CLAUSE_OPEN.test(before);
   if (here === 'so' && !/^(?:that|much|many|far|long|little)$/.test(after)) score += opens ? 0.8 : 2.6;
   else if (here === 'now') score += isAuxiliary(before) || before === 'right' || before === 'and' ? -2 : 1.8;
   else if (here === 'but') score += 2;
   else if (here === 'and')
-    score += PRONOUN.test(after) || /^(?:then|so|if|when|that|the|what|now|this|don't|my|in|for|by|actually|finally|these|how|your|our)$/.test(after) ? 1.7 : -0.6;
+    score +=
+      PRONOUN.test(after) ||
+      /^(?:then|so|if|when|that|the|what|now|this|don't|my|in|for|by|actually|finally|these|how|your|our)$/.test(
+        after,
+      )
+        ? 1.7
+        : -0.6;
   else if (here === 'then') score += opens ? -1 : 1;
   else if (here === 'because' || here === 'cause') score -= 0.6;
-  else if (ASKS.test(here) && (AUX_START.test(after) || /'s$/.test(here)) && !opens && !PREPOSITION.test(before)) score += 2.6;
-  else if (ASKS.test(here) && here !== 'when') score += before === 'so' || PRONOUN.test(before) || isVerb(before) ? -2 : 0.3;
+  else if (
+    ASKS.test(here) &&
+    (AUX_START.test(after) || /'s$/.test(here)) &&
+    !opens &&
+    !PREPOSITION.test(before)
+  )
+    score += 2.6;
+  else if (ASKS.test(here) && here !== 'when')
+    score += before === 'so' || PRONOUN.test(before) || isVerb(before) ? -2 : 0.3;
   else if (/^(?:if|when|once|whenever|unless)$/.test(here)) score += opens ? -1.5 : 1.1;
   else if (FIRSTS.test(here)) score += isDeterminer(before) || opens ? -2 : 1.6;
   else if (PRONOUN.test(here))
     score +=
-      opens || (MAY_BE_OBJECT.test(here) && !isVerb(after) && partOfSpeech(after) !== 'r') || isRelative(words, kept, at)
+      opens ||
+      (MAY_BE_OBJECT.test(here) && !isVerb(after) && partOfSpeech(after) !== 'r') ||
+      isRelative(words, kept, at)
         ? -2.5
         : isPlainObject(before)
           ? 2.1
           : 1.5;
   else if (here === 'whether') score -= 3;
   else if (/^(?:this|these|that)$/.test(here))
-    score += opens || isVerb(before) ? -1.5 : here !== 'that' && (isAuxiliary(after) || isVerb(after)) ? 1.6 : 0;
+    score +=
+      opens || isVerb(before) ? -1.5 : here !== 'that' && (isAuxiliary(after) || isVerb(after)) ? 1.6 : 0;
   else if (isDeterminer(here))
-    score += opens || isVerb(before) || PREPOSITION.test(before) || isGivenTo(words, kept, at)
-      ? -1.5
-      : /^(?:first|second|third|next|last|other|thing|main|best|problem|point|trick|answer|reason|good|same)$/.test(after)
-        ? 2
-        : 0.6;
-  else if (/^(?:don't|never|always)$/.test(here)) score += PRONOUN.test(before) || opens || /s$/.test(after) ? -2 : 1.6;
+    score +=
+      opens || isVerb(before) || PREPOSITION.test(before) || isGivenTo(words, kept, at)
+        ? -1.5
+        : /^(?:first|second|third|next|last|other|thing|main|best|problem|point|trick|answer|reason|good|same)$/.test(
+              after,
+            )
+          ? 2
+          : 0.6;
+  else if (/^(?:don't|never|always)$/.test(here))
+    score += PRONOUN.test(before) || opens || /s$/.test(after) ? -2 : 1.6;
   else if (/^(?:up|down|off|out|back|over|away|enough|too|either|again)$/.test(here)) score -= 3;
-  else if (isOrder(here, after)) score += opens || PRONOUN.test(before) || isAuxiliary(before) || before === 'to' || isLet(words, kept, at) ? -2 : isVerb(before) && !isNoun(before) ? 0.4 : 1.8;
+  else if (isOrder(here, after))
+    score +=
+      opens || PRONOUN.test(before) || isAuxiliary(before) || before === 'to' || isLet(words, kept, at)
+        ? -2
+        : isVerb(before) && !isNoun(before)
+          ? 0.4
+          : 1.8;
   else if (AUX_START.test(here) && PRONOUN.test(after) && !PRONOUN.test(before) && !opens) score += 1.4;
   else if (isAuxiliary(here)) score -= 2.5;
-  else if (PREPOSITION.test(here)) score -= PREPOSITION.test(before) ? 3 : /^(?:in|for|on|at|with|from)$/.test(here) && !isVerb(before) ? 0.9 : 2.5;
-  else if (partOfSpeech(here) === 'v') score += isNoun(before) && !PRONOUN.test(before) && !opens ? 0.2 : -1.2;
+  else if (PREPOSITION.test(here))
+    score -= PREPOSITION.test(before)
+      ? 3
+      : /^(?:in|for|on|at|with|from)$/.test(here) && !isVerb(before)
+        ? 0.9
+        : 2.5;
+  else if (partOfSpeech(here) === 'v')
+    score += isNoun(before) && !PRONOUN.test(before) && !opens ? 0.2 : -1.2;
   else if (isNoun(here)) score -= NUMBER.test(before) ? 3 : isNoun(before) ? 1.6 : 1.2;
   else score -= 1;
   if (GOOD_END.test(before)) score += 0.8;
@@ -115,7 +160,11 @@ const MAY_BE_OBJECT = anyOf('it you everyone everybody nobody people somebody');
 function isRelative(words: readonly SpokenWord[], kept: readonly number[], at: number): boolean {
   for (let back = 1; back <= 4 && at - back >= 0; back++) {
     const { form } = words[kept[at - back]];
-    if (/^(?:best|worst|only|every|everything|anything|nothing|most|all|few|something)$/.test(form) || /[^s]est$/.test(form)) return true;
+    if (
+      /^(?:best|worst|only|every|everything|anything|nothing|most|all|few|something)$/.test(form) ||
+      /[^s]est$/.test(form)
+    )
+      return true;
     if (isAuxiliary(form)) return false;
   }
   return false;
@@ -125,13 +174,17 @@ function isRelative(words: readonly SpokenWord[], kept: readonly number[], at: n
 const isGivenTo = (words: readonly SpokenWord[], kept: readonly number[], at: number): boolean =>
   at >= 2 &&
   /^(?:me|us|you|him|her|them|it)$/.test(words[kept[at - 1]].form) &&
-  /^(?:g[ia]ve[sn]?|giving|shows?|showed|tells?|told|bought|buys?|makes?|made|costs?|brings?|brought|sends?|sent|lends?|lent|saves?|saved|calls?|called)$/.test(words[kept[at - 2]].form);
+  /^(?:g[ia]ve[sn]?|giving|shows?|showed|tells?|told|bought|buys?|makes?|made|costs?|brings?|brought|sends?|sent|lends?|lent|saves?|saved|calls?|called)$/.test(
+    words[kept[at - 2]].form,
+  );
 
 /** Whether a word tells somebody to do something: a verb's plain form with what it is done to. */
 const isOrder = (form: string, after: string): boolean =>
   /^[vm]$/.test(partOfSpeech(form) ?? '') &&
   !/(?:s|ed|ing)$/.test(form) &&
-  /^(?:the|a|an|your|it|them|him|her|me|us|my|this|these|every|each|some|two|one|three|all|out|off|up|on|at|for|back|down|around|over|in|with|sure|to|as|if|before|how|what|where)$/.test(after);
+  /^(?:the|a|an|your|it|them|him|her|me|us|my|this|these|every|each|some|two|one|three|all|out|off|up|on|at|for|back|down|around|over|in|with|sure|to|as|if|before|how|what|where)$/.test(
+    after,
+  );
 
 /** "let the wind do": the verb belongs to what came before. */
 function isLet(words: readonly SpokenWord[], kept: readonly number[], at: number): boolean {
@@ -157,14 +210,20 @@ const WAITING = 1;
 const RUN_ON = 2;
 
 /** Words that join clauses, or begin one within another. */
-const JOINS = anyOf('and but so because if when that which who whose what how where while before after until till or than as once unless though although whatever why whether since cause');
+const JOINS = anyOf(
+  'and but so because if when that which who whose what how where while before after until till or than as once unless though although whatever why whether since cause',
+);
 
 const WAITS = anyOf('if when once because although though while unless whenever');
 
 /** How far a word is the verb of a clause, 0-1: infinitives, participles and what stands behind a modal are none. */
 function finite(form: string, before: string): number {
   if (before === 'to' || MODAL.test(before) || isAuxiliary(before)) return 0;
-  if (/'(?:re|m|ll|ve|d|t)$/.test(form) || /^(?:it|that|there|he|she|what|who|where|how|here|let)'s$/.test(form)) return 1;
+  if (
+    /'(?:re|m|ll|ve|d|t)$/.test(form) ||
+    /^(?:it|that|there|he|she|what|who|where|how|here|let)'s$/.test(form)
+  )
+    return 1;
   if (/^(?:been|being|be)$/.test(form)) return 0;
   if (isAuxiliary(form)) return 1;
   const part = partOfSpeech(form);
@@ -176,7 +235,9 @@ function finite(form: string, before: string): number {
   if (/ed$/.test(form)) return /^(?:i|you|we|they|he|she|it)$/.test(before) ? 1 : 0.3;
   return isPast(form) ? 0.9 : 0;
 }
-const MODAL = anyOf("can could will would shall should may might must don't doesn't didn't can't won't couldn't wouldn't shouldn't let's gonna i'll you'll we'll they'll it'll i'd you'd we'd");
+const MODAL = anyOf(
+  "can could will would shall should may might must don't doesn't didn't can't won't couldn't wouldn't shouldn't let's gonna i'll you'll we'll they'll it'll i'd you'd we'd",
+);
 /** An irregular past: "went", "took". */
 const isPast = (form: string): boolean => {
   const base = baseForm(form);
@@ -231,7 +292,8 @@ function parted(words: readonly SpokenWord[], kept: readonly number[]): SpokenSe
   // Only places at which a sentence may begin at all, and one where there would be none.
   const places: number[] = [0];
   for (let at = 1; at <= kept.length; at++)
-    if (at === kept.length || begins[at] > HOPELESS || at - places[places.length - 1] >= LONGEST) places.push(at);
+    if (at === kept.length || begins[at] > HOPELESS || at - places[places.length - 1] >= LONGEST)
+      places.push(at);
   for (let end = 1; end < places.length; end++) {
     const to = places[end];
     for (let start = end - 1; start >= 0 && places[start] >= to - LONGEST; start--) {
@@ -279,7 +341,10 @@ function byMarks(words: readonly SpokenWord[], kept: readonly number[]): SpokenS
  * The sentences of a talk, of the words that stay: by the transcript's own marks where it has them, else by pauses, speakers and
  * the words with which sentences begin and end. Every word that stays is in exactly one of them.
  */
-export function spokenSentences(words: readonly SpokenWord[], left: readonly (LeftWhy | null)[]): SpokenSentence[] {
+export function spokenSentences(
+  words: readonly SpokenWord[],
+  left: readonly (LeftWhy | null)[],
+): SpokenSentence[] {
   const kept = words.flatMap((_, at) => (left[at] === null ? [at] : []));
   if (kept.length === 0) return [];
   return isMarked(words) ? byMarks(words, kept) : parted(words, kept);
@@ -287,17 +352,26 @@ export function spokenSentences(words: readonly SpokenWord[], left: readonly (Le
 
 /** Whether words ask: "what do you take", "is it far". */
 export function asks(forms: readonly string[]): boolean {
-  const [first = '', second = '', third = ''] = /^(?:so|and|but|now|okay|then|well)$/.test(forms[0] ?? '') ? forms.slice(1) : forms;
+  const [first = '', second = '', third = ''] = /^(?:so|and|but|now|okay|then|well)$/.test(forms[0] ?? '')
+    ? forms.slice(1)
+    : forms;
   if (/^(?:what's|where's|who's|how's)$/.test(first)) return true;
   if (/^(?:what|how|why|where|who|when|which)$/.test(first))
     return (
       AUX_START.test(second) ||
-      /^(?:was|were|had|about|if|not|shall|would|must|many|much|far|long|often|heavy|big|old|fast|far|kind|sort)$/.test(second) && !/^(?:you|we|i|it|they)$/.test(third) ||
+      (/^(?:was|were|had|about|if|not|shall|would|must|many|much|far|long|often|heavy|big|old|fast|far|kind|sort)$/.test(
+        second,
+      ) &&
+        !/^(?:you|we|i|it|they)$/.test(third)) ||
       (/^(?:much|many|far|long|often|heavy|big|kind|sort|time|size)$/.test(second) && AUX_START.test(third))
     );
   return (
-    /^(?:is|are|was|were|do|does|did|can|could|will|would|should|have|has|don't|doesn't|isn't|aren't|can't|shall)$/.test(first) &&
-    /^(?:i|you|we|he|she|it|they|there|this|that|these|those|the|a|an|my|your|people|anyone|anybody|everyone)$/.test(second) &&
+    /^(?:is|are|was|were|do|does|did|can|could|will|would|should|have|has|don't|doesn't|isn't|aren't|can't|shall)$/.test(
+      first,
+    ) &&
+    /^(?:i|you|we|he|she|it|they|there|this|that|these|those|the|a|an|my|your|people|anyone|anybody|everyone)$/.test(
+      second,
+    ) &&
     // "Have a look" and "do the front one first" tell what to do.
     !(/^(?:do|have)$/.test(first) && /^(?:the|a|an|this|that|your|it|these)$/.test(second))
   );

@@ -25,7 +25,8 @@ export interface SpokenWord {
 }
 
 /** Words as they are counted and compared in a talk: letters and digits with their apostrophes, numbers with their marks. */
-export const WORD = /\p{N}+(?:[.,:]\p{N}+)*(?:[\p{L}\p{M}]+)?|[\p{L}\p{M}][\p{L}\p{M}\p{N}]*(?:['’][\p{L}\p{M}]+)*['’]?(?=[^\p{L}]|$)/gu;
+export const WORD =
+  /\p{N}+(?:[.,:]\p{N}+)*(?:[\p{L}\p{M}]+)?|_*[\p{L}\p{M}][\p{L}\p{M}\p{N}_]*(?:['’][\p{L}\p{M}]+)*['’]?(?=[^\p{L}]|$)/gu;
 
 /** Words a second at which people speak, where a transcript tells only when a line begins. */
 const PACE = 2.6;

@@ -8,7 +8,10 @@ const LEADS = new RegExp(
 /** A time in brackets within a line. */
 const WITHIN = new RegExp(String.raw`[[(](${STAMP})[\])]`, 'g');
 /** A line that is a name and a time: "Ada Marsh  0:03". */
-const NAME_THEN_TIME = new RegExp(String.raw`^\s*([\p{Lu}][^\d:[\]()]{0,40}?)\s*[,:–—-]?\s*[[(]?(${STAMP})[\])]?\s*$`, 'u');
+const NAME_THEN_TIME = new RegExp(
+  String.raw`^\s*([\p{Lu}][^\d:[\]()]{0,40}?)\s*[,:–—-]?\s*[[(]?(${STAMP})[\])]?\s*$`,
+  'u',
+);
 
 /** A line of a transcript, taken apart. */
 interface Line {
@@ -90,10 +93,10 @@ export function stampedCues(text: string): { cues: Cue[]; timed: boolean } {
   const cues: Cue[] = [];
   let time: { start: number; end: number | null } | null = null;
   let name = '';
-  let fresh = true;
+  let fresh = false;
   for (const line of lines) {
     if (line.raw.trim() === '') {
-      fresh = true;
+      time = null;
       continue;
     }
     if (line.start !== null) {
@@ -102,8 +105,11 @@ export function stampedCues(text: string): { cues: Cue[]; timed: boolean } {
       if (line.name) name = line.name;
       fresh = true;
     }
-    for (const part of stretches(line)) {
-      if (part.start !== null && part.start !== line.start) time = { start: part.start, end: null };
+    for (const [index, part] of stretches(line).entries()) {
+      if (index > 0 && part.start !== null) {
+        time = { start: part.start, end: null };
+        fresh = true;
+      }
       if (part.text === '') continue;
       cues.push({
         start: fresh ? (time?.start ?? null) : null,
@@ -112,8 +118,7 @@ export function stampedCues(text: string): { cues: Cue[]; timed: boolean } {
         text: part.text,
       });
       // A second line below one time has a time of its own only where it is told.
-      fresh = part.start !== line.start;
-      time = fresh ? time : null;
+      fresh = false;
     }
   }
   return { cues, timed: cues.some(({ start }) => start !== null) };

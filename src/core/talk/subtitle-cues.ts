@@ -13,7 +13,9 @@ const ENTITIES = new Map([
   ['rlm', ''],
 ]);
 const decoded = (text: string) =>
-  text.replace(/&(\w{2,4}|#39);/g, (whole, name: string) => (name === '#39' ? "'" : (ENTITIES.get(name) ?? whole)));
+  text.replace(/&(\w{2,4}|#39);/g, (whole, name: string) =>
+    name === '#39' ? "'" : (ENTITIES.get(name) ?? whole),
+  );
 
 /** Marks of a subtitle: tags, times within the line, and what places a line of SRT. */
 const MARKUP = /<(\/?)([^<>]{0,200})>|\{\\[^{}]{0,100}\}/g;
@@ -52,12 +54,14 @@ function linesOf(raw: string): { text: string; speaker: string; turn: boolean; t
 export async function subtitleCues(text: string, type: 'vtt' | 'srt'): Promise<Cue[]> {
   const { cues } = await parseText(text, { type, strict: false, errors: false });
   return cues.flatMap(({ startTime, endTime, text: raw }) =>
-    linesOf(raw).map(({ text: line, speaker, times }): Cue => ({
-      start: startTime,
-      end: endTime > startTime ? endTime : null,
-      speaker,
-      text: line,
-      ...(times.length > 0 ? { times } : {}),
-    })),
+    linesOf(raw).map(
+      ({ text: line, speaker, times }): Cue => ({
+        start: startTime,
+        end: endTime > startTime ? endTime : null,
+        speaker,
+        text: line,
+        ...(times.length > 0 ? { times } : {}),
+      }),
+    ),
   );
 }

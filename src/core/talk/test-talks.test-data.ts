@@ -100,26 +100,41 @@ export const FORMS = {
     const all = lines(words, 6);
     const cues = all.map((line, at) => {
       const before = at > 0 ? `${plain(all[at - 1])}\n` : '';
-      const timed = line.map(({ text, start }, index) => (index === 0 ? bare(text) : `<${long(start, '.')}><c> ${bare(text)}</c>`)).join('');
+      const timed = line
+        .map(({ text, start }, index) =>
+          index === 0 ? bare(text) : `<${long(start, '.')}><c> ${bare(text)}</c>`,
+        )
+        .join('');
       return `${long(line[0].start, '.')} --> ${long(all[at + 1]?.[0].start ?? line[line.length - 1].end, '.')} align:start position:0%\n${before}${timed}`;
     });
     return `WEBVTT\nKind: captions\nLanguage: en\n\n${cues.join('\n\n')}\n`;
   },
   voiceVtt: ({ words }: TestTalk) =>
     `WEBVTT\n\n${lines(words, 10)
-      .map((line) => `${long(line[0].start, '.')} --> ${long(line[line.length - 1].end, '.')}\n<v ${line[0].speaker || 'Greta Vole'}>${marked(line)}</v>`)
+      .map(
+        (line) =>
+          `${long(line[0].start, '.')} --> ${long(line[line.length - 1].end, '.')}\n<v ${line[0].speaker || 'Greta Vole'}>${marked(line)}</v>`,
+      )
       .join('\n\n')}\n`,
   srt: ({ words }: TestTalk) =>
     lines(words, 8)
-      .map((line, at) => `${at + 1}\n${long(line[0].start, ',')} --> ${long(line[line.length - 1].end, ',')}\n${plain(line)}\n`)
+      .map(
+        (line, at) =>
+          `${at + 1}\n${long(line[0].start, ',')} --> ${long(line[line.length - 1].end, ',')}\n${plain(line)}\n`,
+      )
       .join('\n'),
   capitalsSrt: ({ words }: TestTalk) =>
     lines(words, 7)
-      .map((line, at) => `${at + 1}\n${long(line[0].start, ',')} --> ${long(line[line.length - 1].end, ',')}\n${at === 0 ? '>> ' : ''}${marked(line).toUpperCase()}\n`)
+      .map(
+        (line, at) =>
+          `${at + 1}\n${long(line[0].start, ',')} --> ${long(line[line.length - 1].end, ',')}\n${at === 0 ? '>> ' : ''}${marked(line).toUpperCase()}\n`,
+      )
       .join('\n'),
   arrows: ({ words }: TestTalk) =>
     lines(words, 9)
-      .map((line) => `${long(line[0].start, '.')} --> ${long(line[line.length - 1].end, '.')}\n${plain(line)}`)
+      .map(
+        (line) => `${long(line[0].start, '.')} --> ${long(line[line.length - 1].end, '.')}\n${plain(line)}`,
+      )
       .join('\n\n'),
   stampLines: ({ words }: TestTalk) =>
     lines(words, 7)

@@ -41,9 +41,7 @@ export function clock(seconds: number): string {
   const two = (value: number) => String(value).padStart(2, '0');
   const hours = Math.floor(whole / 3600);
   const minutes = Math.floor((whole % 3600) / 60);
-  return hours > 0
-    ? `${hours}:${two(minutes)}:${two(whole % 60)}`
-    : `${minutes}:${two(whole % 60)}`;
+  return hours > 0 ? `${hours}:${two(minutes)}:${two(whole % 60)}` : `${minutes}:${two(whole % 60)}`;
 }
 
 /**

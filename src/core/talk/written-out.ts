@@ -1,5 +1,5 @@
-import { anyOf } from './any-of.ts';
 import { sentenceBreaks } from '../language/index.ts';
+import { anyOf } from './any-of.ts';
 import { asks, type SpokenSentence } from './spoken-sentences.ts';
 import type { SpokenWord } from './spoken-words.ts';
 
@@ -31,7 +31,11 @@ export function knownNames(texts: Iterable<string>): Map<string, string> {
       }
       const form = word.toLowerCase();
       if (/^\p{Ll}/u.test(word)) small.add(form);
-      else if (!fresh && /^\p{Lu}\p{Ll}/u.test(word) && !/[:–—]\s*$/.test(text.slice(Math.max(0, index - 3), index))) {
+      else if (
+        !fresh &&
+        /^\p{Lu}\p{Ll}/u.test(word) &&
+        !/[:–—]\s*$/.test(text.slice(Math.max(0, index - 3), index))
+      ) {
         const known = capital.get(form);
         if (known) known.uses += 1;
         else capital.set(form, { name: word, uses: 1 });
@@ -40,7 +44,9 @@ export function knownNames(texts: Iterable<string>): Map<string, string> {
     }
   }
   return new Map(
-    [...capital].flatMap(([form, { name, uses }]) => (uses >= 2 && !small.has(form) ? [[form, name] as const] : [])),
+    [...capital].flatMap(([form, { name, uses }]) =>
+      uses >= 2 && !small.has(form) ? [[form, name] as const] : [],
+    ),
   );
 }
 
@@ -51,10 +57,16 @@ const inCapitals = (words: readonly SpokenWord[]): boolean => {
 };
 
 /** Marks that stay behind a word within a sentence; stops go to its end. */
-const innerMarks = (after: string): string => after.replace(/[.!?…]+(?=["”’)\]]*$)/, '').replace(/^[-–—]+$/, (dash) => (dash === '-' ? '' : ' –')).replace(/^,[,–—-]*$/, ',');
+const innerMarks = (after: string): string =>
+  after
+    .replace(/[.!?…]+(?=["”’)\]]*$)/, '')
+    .replace(/^[-–—]+$/, (dash) => (dash === '-' ? '' : ' –'))
+    .replace(/^,[,–—-]*$/, ',');
 
 /** A sentence's beginning, for a clause that waits for another: its comma stays. */
-const SUBORDINATE = anyOf('if when because while after before as although though once unless since until where whenever whether');
+const SUBORDINATE = anyOf(
+  'if when because while after before as although though once unless since until where whenever whether',
+);
 
 /** Writes sentences of spoken words out: capitals, stops, no mark of what was left out. */
 export class WrittenOut {
@@ -88,12 +100,18 @@ export class WrittenOut {
       if (at === 0) {
         // A capital that only stood at the head of what was left out is lost otherwise.
         shown = shown.charAt(0).toUpperCase() + shown.slice(1);
-      } else if (index - sentence[at - 1] > 1 && this.wasHead(index)) shown = shown.charAt(0).toLowerCase() + shown.slice(1);
+      } else if (index - sentence[at - 1] > 1 && this.wasHead(index))
+        shown = shown.charAt(0).toLowerCase() + shown.slice(1);
       const glues = words[index].glued && next === index + 1;
       let marks = innerMarks(words[index].after);
-      if (next !== undefined && next - index > 1 && /^,$/.test(marks) && !SUBORDINATE.test(forms[0])) marks = '';
+      if (next !== undefined && next - index > 1 && /^,$/.test(marks) && !SUBORDINATE.test(forms[0]))
+        marks = '';
       if (next === undefined) marks = marks.replace(/^[,;:]|\s–$/, '');
-      text += words[index].before + shown + (glues ? words[index].after : marks) + (next === undefined || glues ? '' : ' ');
+      text +=
+        words[index].before +
+        shown +
+        (glues ? words[index].after : marks) +
+        (next === undefined || glues ? '' : ' ');
     });
     return text + this.stop(sentence, forms);
   }
@@ -114,7 +132,13 @@ export class WrittenOut {
   /** A word that begins a sentence only because the transcript said so. */
   private wasHead(index: number): boolean {
     const { text, form } = this.words[index];
-    return /^\p{Lu}\p{Ll}/u.test(text) && !this.names.has(form) && !NAMES.has(form) && index > 0 && /[.!?…]/.test(this.words[index - 1].after);
+    return (
+      /^\p{Lu}\p{Ll}/u.test(text) &&
+      !this.names.has(form) &&
+      !NAMES.has(form) &&
+      index > 0 &&
+      /[.!?…]/.test(this.words[index - 1].after)
+    );
   }
 
   /** The mark at a sentence's end: the transcript's own, else by whether it asks. */

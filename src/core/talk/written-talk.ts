@@ -70,7 +70,11 @@ const OPENING_SHARE = 0.3;
 const MOST_QUOTATIONS = 6;
 const SUMMARY = 3;
 
-function sentencesOf(words: readonly SpokenWord[], left: readonly (LeftWhy | null)[], names: KnownNames): TalkSentence[] {
+function sentencesOf(
+  words: readonly SpokenWord[],
+  left: readonly (LeftWhy | null)[],
+  names: KnownNames,
+): TalkSentence[] {
   const written = new WrittenOut(words, names);
   return spokenSentences(words, left).map((sentence) => {
     const first = words[sentence[0]];
@@ -79,10 +83,15 @@ function sentencesOf(words: readonly SpokenWord[], left: readonly (LeftWhy | nul
   });
 }
 
-const formsOf = (words: readonly SpokenWord[], sentence: TalkSentence) => sentence.words.map((at) => words[at].form);
+const formsOf = (words: readonly SpokenWord[], sentence: TalkSentence) =>
+  sentence.words.map((at) => words[at].form);
 
 /** Silence before a sentence, what was left out of it counted too. */
-function pauseBefore(words: readonly SpokenWord[], sentence: TalkSentence, before: TalkSentence | undefined): number {
+function pauseBefore(
+  words: readonly SpokenWord[],
+  sentence: TalkSentence,
+  before: TalkSentence | undefined,
+): number {
   let pause = 0;
   for (let at = (before?.words.at(-1) ?? sentence.words[0] - 1) + 1; at <= sentence.words[0]; at++)
     pause = Math.max(pause, words[at]?.pause ?? 0);
@@ -90,7 +99,11 @@ function pauseBefore(words: readonly SpokenWord[], sentence: TalkSentence, befor
 }
 
 /** Which of the sentences another speaker than the one before says. */
-const isTurn = (words: readonly SpokenWord[], sentence: TalkSentence, before: TalkSentence | undefined): boolean => {
+const isTurn = (
+  words: readonly SpokenWord[],
+  sentence: TalkSentence,
+  before: TalkSentence | undefined,
+): boolean => {
   for (let at = (before?.words.at(-1) ?? sentence.words[0] - 1) + 1; at <= sentence.words[0]; at++)
     if (words[at]?.turn) return true;
   return false;
@@ -117,7 +130,11 @@ function opensOf(words: readonly SpokenWord[], sentences: readonly TalkSentence[
 }
 
 /** Paragraphs of one section: by speaker, by pause, and where a long one changes its words most. */
-function paragraphsOf(words: readonly SpokenWord[], sentences: readonly TalkSentence[], opens: readonly number[]): TalkParagraph[] {
+function paragraphsOf(
+  words: readonly SpokenWord[],
+  sentences: readonly TalkSentence[],
+  opens: readonly number[],
+): TalkParagraph[] {
   const items = countedItems(sentences.map((sentence) => formsOf(words, sentence)));
   const out: TalkParagraph[] = [];
   let open: TalkSentence[] = [];
@@ -172,7 +189,8 @@ function questionsOf(words: readonly SpokenWord[], sentences: readonly TalkSente
 }
 
 /** What makes a sentence worth pulling out: it turns against something, sums up, or says a thing without a condition. */
-const STRIKING = /\b(?:never|always|nobody|everything|nothing|only|best|worst|most|remember|secret|trick|mistake|wrong|truth|matters?|every|instead|not|don't|enough|better|rather|real)\b/i;
+const STRIKING =
+  /\b(?:never|always|nobody|everything|nothing|only|best|worst|most|remember|secret|trick|mistake|wrong|truth|matters?|every|instead|not|don't|enough|better|rather|real)\b/i;
 const QUOTABLE = { least: 6, most: 24 };
 
 function quotationsOf(sentences: readonly TalkSentence[], ranked: readonly number[]): TalkExcerpt[] {
@@ -182,7 +200,16 @@ function quotationsOf(sentences: readonly TalkSentence[], ranked: readonly numbe
     if (sentence.asks || size < QUOTABLE.least || size > QUOTABLE.most || !rank.has(at)) return [];
     const striking = [...sentence.text.matchAll(new RegExp(STRIKING, 'gi'))].length;
     if (striking === 0) return [];
-    return [{ at, value: Math.min(2, striking) + 1 - (rank.get(at) ?? 0) / Math.max(1, ranked.length) - Math.abs(size - 13) / 20 }];
+    return [
+      {
+        at,
+        value:
+          Math.min(2, striking) +
+          1 -
+          (rank.get(at) ?? 0) / Math.max(1, ranked.length) -
+          Math.abs(size - 13) / 20,
+      },
+    ];
   });
   return rated
     .sort((a, b) => b.value - a.value || a.at - b.at)

@@ -57,7 +57,9 @@ export function gistOf(
   for (const stems of everywhere) for (const each of stems) holders.set(each, (holders.get(each) ?? 0) + 1);
   const rarity = (each: string) => Math.log(1 + sentences.length / (holders.get(each) ?? 1));
   // Degree by an inverted index: the weight that a sentence shares with all others.
-  const lengths = everywhere.map((stems) => Math.sqrt([...stems].reduce((sum, each) => sum + rarity(each) ** 2, 0)) || 1);
+  const lengths = everywhere.map(
+    (stems) => Math.sqrt([...stems].reduce((sum, each) => sum + rarity(each) ** 2, 0)) || 1,
+  );
   const reach = new Map<string, number>();
   everywhere.forEach((stems, at) => {
     for (const each of stems) reach.set(each, (reach.get(each) ?? 0) + rarity(each) ** 2 / lengths[at]);
@@ -77,11 +79,15 @@ export function gistOf(
     const ofHeading = shareOf(heads[section] ?? new Set(), stems);
     const lead = inParagraph === 0 ? 0.5 : inParagraph === 1 ? 0.2 : 0;
     const opens = paragraph === 0 ? 0.3 : 0;
-    const placed = lead + opens + (section === 0 && paragraph === 0 ? 0.2 : section === lastSection ? 0.1 : 0);
+    const placed =
+      lead + opens + (section === 0 && paragraph === 0 ? 0.2 : section === lastSection ? 0.1 : 0);
     return {
       at,
       stems,
-      rate: CENTRAL * (degrees[index] / highest) + ABOUT * (0.65 * ofTitle + 0.35 * ofHeading) + PLACED * Math.min(1, placed),
+      rate:
+        CENTRAL * (degrees[index] / highest) +
+        ABOUT * (0.65 * ofTitle + 0.35 * ofHeading) +
+        PLACED * Math.min(1, placed),
     };
   });
   // How much of each was said by those chosen so far.
