@@ -259,11 +259,11 @@ function opensWithLike(marking: Marking, at: number): boolean {
   if (!begins || /^(?:this|that|so|it|i|these|those|most|all|many)$/.test(marking.form(at + 1))) return false;
   for (let here = at + 2; here < words.length && here < at + 14; here++) {
     if (/[,.!?]/.test(words[here - 1].after) || words[here].turn) return false;
-    if ((here > at + 2 || who) && isFinite(marking.form(here))) return true;
+    if ((here > at + 2 || who) && isVerbForm(marking.form(here))) return true;
   }
   return false;
 }
-const isFinite = (form: string) => isAuxiliary(form) || /^[vm]$/.test(partOfSpeech(baseForm(form)) ?? '');
+const isVerbForm = (form: string) => isAuxiliary(form) || /^[vm]$/.test(partOfSpeech(baseForm(form)) ?? '');
 
 /** "So um", "and uh so": a hesitation takes with it the "so" that it stands at. */
 function markHesitantSo(marking: Marking): void {

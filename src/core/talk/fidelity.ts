@@ -38,6 +38,8 @@ export const fidelityOf = ({ said, repaired, added }: OriginCounts): number =>
 
 /** Sentences of which less was found, by weight, hold the speaker's words only by chance. */
 const COVERED = 0.6;
+/** A sentence of which so many words were found, by number, is the speaker's too: small words weigh little. */
+const MOST_OF = 0.8;
 /** A run of so many words in a row is the speaker's wherever it stands. */
 const RUN = 3;
 /** Words that are met oftener than this point nowhere. */
@@ -160,7 +162,8 @@ export class SpokenIndex {
     const found = this.align(words, 0, words.length);
     const matched: number[] = words.map(() => -1);
     const total = words.reduce((sum, { key }) => sum + this.weightOf(key), 0);
-    const covers = found.weight >= COVERED * total;
+    const covers =
+      found.weight >= COVERED * total || found.pairs.length >= Math.max(RUN, MOST_OF * words.length);
     this.accept(words, found, matched, covers);
     // What two places of the talk were joined into: each stretch that is left is looked for by itself.
     for (const [from, to] of gapsOf(matched, RUN + 1))

@@ -37,7 +37,7 @@ export async function readTranscript(given: string): Promise<TranscriptReading> 
       transcript: null,
       problem: `This transcript has ${given.length.toLocaleString('en')} characters; ${MAX_CHARACTERS.toLocaleString('en')} can be read. Bring it in parts.`,
     };
-  const text = given.replace(/^\uFEFF/, '').replace(/\u0000/g, '');
+  const text = given.replace(/^\uFEFF/, '').replaceAll(String.fromCharCode(0), '');
   const { form, cues } = await cuesOf(text);
   const spoken = joinRolling(withSpeakers(cues).flatMap((cue) => withoutSounds(cue) ?? []));
   if (spoken.length === 0)
