@@ -37,6 +37,7 @@ beforeAll(async () => {
   packing = talks[0];
 });
 const accountOf = ({ spoken, written }: Made, draft: Draft) => fidelityAccount(draft, spoken, written.left);
+const NUMBER_WORD = /^(?:one|two|three|four|five|six|seven|eight|nine|ten|twenty|forty|hundred|thousand)\b/i;
 const isText = ({ kind }: Block) => kind === 'paragraph';
 const changed = (draft: Draft, at: number, text: string): Draft => ({
   ...draft,
@@ -82,8 +83,11 @@ describe('the fidelity of a cleaned talk', () => {
             );
             const place = long[word % long.length];
             const words = sentences[place].split(' ');
-            // Behind the name in front of a turn.
-            words.splice(3 + (word % (words.length - 3)), 0, added);
+            // Behind the name in front of a turn, and not within a number, which would be another one then.
+            const free = words.flatMap((_, index) =>
+              index >= 3 && !NUMBER_WORD.test(words[index]) ? [index] : [],
+            );
+            words.splice(free[word % free.length] ?? words.length - 1, 0, added);
             draft = changed(draft, at, sentences.with(place, words.join(' ')).join(' '));
           }
           const after = accountOf(talk, draft);
