@@ -7,7 +7,7 @@ import { root } from './prepare.mjs';
 register();
 const { buildWorld } = await import('../src/server/market/world-data.ts');
 const { World } = await import('../src/server/market/world.ts');
-const { blogSeed, demoBundle, firstStudy, STUDIED } = await import('../src/demo/bundle.ts');
+const { blogSeed, demoBundle, demoTalk, firstStudy, STUDIED } = await import('../src/demo/bundle.ts');
 const source = join(root, 'src', 'demo');
 const target = join(root, 'dist', 'demo');
 mkdirSync(target, { recursive: true });
@@ -24,7 +24,7 @@ const study = await firstStudy({
     .sort((a, b) => (b.volume ?? 0) - (a.volume ?? 0))
     .slice(0, 60),
 });
-const bundle = demoBundle(source, [study]);
+const bundle = demoBundle(source, [study], [await demoTalk(source)]);
 writeFileSync(join(target, 'scenario.json'), JSON.stringify(bundle));
 // What has been published already stands on the blog when it begins.
 writeFileSync(join(root, 'dist', 'blog.json'), JSON.stringify(blogSeed(source, bundle)));

@@ -7,6 +7,7 @@ import { pictureSize, readSiteFile } from '../core/formats/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
 import { type PerformanceRow, previewPerformance, readPerformance } from '../core/research/index.ts';
 import { type House, STAND_IN } from '../core/site/index.ts';
+import { readTranscript } from '../core/talk/index.ts';
 import type { DemoBundle } from '../web/data/demo-bundle.ts';
 import { type PostRow, pageRow } from '../web/data/post-rows.ts';
 import type { IdeaRow, ListRow } from '../web/data/research-rows.ts';
@@ -14,6 +15,7 @@ import { sceneOf } from '../web/data/scene.ts';
 import { sceneData, scoreKeys } from '../web/data/scene-data.ts';
 import { scoreRow } from '../web/data/score-row.ts';
 import { siteRow } from '../web/data/sites.ts';
+import type { TalkRow } from '../web/data/talk-rows.ts';
 import { demoExamples, demoVoice } from './examples.ts';
 import { type DemoStudy, demoStudy, type StudyDemand } from './study.ts';
 
@@ -60,7 +62,11 @@ function readExport(folder: string): PerformanceRow[] {
 }
 
 /** Reads the scenario's files; a post that cannot be read is a mistake of ours and stops the build. */
-export function demoBundle(folder: string, studies: readonly DemoStudy[] = []): DemoBundle {
+export function demoBundle(
+  folder: string,
+  studies: readonly DemoStudy[] = [],
+  talks: readonly TalkRow[] = [],
+): DemoBundle {
   const reading = readSiteFile(readFileSync(join(folder, 'site.json'), 'utf8'));
   if (reading.problem !== null) throw new Error(reading.problem);
   const house: House = JSON.parse(readFileSync(join(folder, 'house.json'), 'utf8'));
@@ -122,7 +128,25 @@ export function demoBundle(folder: string, studies: readonly DemoStudy[] = []): 
     ideas: readIdeas(folder),
     performance: readExport(folder),
     studies: [...studies],
+    talks: [...talks],
     generations: studies.length > 0 ? demoExamples(site, posts, studies[0], voice) : [],
+  };
+}
+
+/** The talk that one of the demo's drafts is made from. */
+export async function demoTalk(folder: string): Promise<TalkRow> {
+  const name = 'pre-tour-bike-check.vtt';
+  const { transcript, problem } = await readTranscript(readFileSync(join(folder, 'talks', name), 'utf8'));
+  if (!transcript) throw new Error(`${name}: ${problem}`);
+  return {
+    postId: postId('pre-tour-bike-check'),
+    siteId: SITE_ID,
+    name,
+    at: MADE,
+    ...transcript,
+    address: 'https://video.example/saltmarsh/pre-tour-bike-check.mp4',
+    kind: 'video',
+    title: 'Workshop evening: one bike, half an hour',
   };
 }
 

@@ -24,6 +24,7 @@ const TABLE_NAMES: ReadonlyMap<string, string> = new Map(
     studyPages: 'a studied page',
     briefs: 'a brief',
     generations: 'a generated text',
+    talks: 'a talk',
   }),
 );
 

@@ -48,7 +48,7 @@ const FILLERS: readonly Filler[] = [
   filler('if you know what i mean'),
   filler('you know', {
     notAfter:
-      /^(?:do|did|don't|didn't|if|as|let|lets|than|what|all|before|once|when|that|how|because|until|should|would|will|might|could|can|may|must|ones?|people|and|or)$/,
+      /^(?:do|did|don't|didn't|if|as|let|lets|than|what|all|before|once|when|that|how|because|until|should|would|will|might|could|can|may|must|ones?|people|and|or|of|for|with|to|from|some|many|most|both|none)$/,
     notBefore:
       /^(?:what|how|why|where|when|who|which|whether|if|that|about|your|the|it|this|him|her|them|exactly|already|me|us|of)$/,
     but: IT_DOES,
@@ -101,7 +101,7 @@ const OPENERS = new Set([
 const OPENING_PAIRS = new Set(['all right', 'so yeah', 'so okay', 'so ok', 'so um', 'so anyway']);
 /** What may follow "well" and "right" for them to be an opening. */
 const CLAUSE_BEGINS =
-  /^(?:i|i'm|i've|i'd|i'll|you|you're|you've|you'll|we|we're|we've|we'll|it|it's|he|she|they|they're|that's|that|this|the|there's|there|so|if|when|what|how|let's|first|then|now|my|our|in|as|at|yes|no|and|but|because|actually|for|on|to|here|here's|one|some|most|people|these|those|is|are|do|does|who|why|where|okay|everyone|everybody|welcome|thanks|thank)$/;
+  /^(?:i|i'm|i've|i'd|i'll|you|you're|you've|you'll|we|we're|we've|we'll|it|it's|he|she|they|they're|that's|that|this|the|there's|there|so|if|when|what|how|let's|first|then|now|my|our|in|as|at|yes|no|and|but|because|actually|for|on|to|here|here's|one|some|most|people|these|those|is|are|do|does|who|why|where|okay|everyone|everybody|welcome|thanks|thank|next)$/;
 
 /** What is often said twice and meant so. */
 const DOUBLED = new Set(
@@ -285,7 +285,11 @@ function markHesitantSo(marking: Marking): void {
 function markOpenings(marking: Marking): void {
   const { words } = marking;
   for (let at = 0; at < words.length; at++) {
-    if (!marking.begins(at)) continue;
+    if (
+      !marking.begins(at) &&
+      !(words[at].pause >= REST && /^(?:okay|ok|alright|right)$/.test(words[at].form))
+    )
+      continue;
     // Several may follow one another: "okay so yeah".
     for (let from = marking.next(at), steps = 0; steps < 4; steps++) {
       if (from >= words.length || (from > at && words[from].turn)) break;
@@ -332,6 +336,8 @@ function markBrokenWords(marking: Marking): void {
 }
 
 const LONGEST_REPEAT = 5;
+/** Seconds of silence behind which what is said again begins something new. */
+const REST = 0.35;
 
 /** Runs of one to five words said again at once, with fillers between them or not. */
 function markRepeats(marking: Marking): void {
@@ -357,7 +363,16 @@ function markRepeats(marking: Marking): void {
       const atOnce = again === first[length - 1] + 1;
       if (forms.every(isNumber)) continue;
       // A phrase without any small word is said again to be heard: "twenty six kilos".
-      if (length > 1 && atOnce && !forms.some((form) => isFunctionWord(form) || isAuxiliary(form))) continue;
+      if (
+        length > 1 &&
+        atOnce &&
+        !forms.some((form) => isFunctionWord(form) || isAuxiliary(form) || /'/.test(form))
+      )
+        continue;
+      // "it's not a service. A service is": a new sentence takes the word up.
+      const goesOn = standing[place + 2 * length];
+      const rest = goesOn !== undefined && isAuxiliary(words[goesOn].form) ? REST / 3 : REST;
+      if (forms.some(isTelling) && atOnce && words[again].pause >= rest) continue;
       if (length === 1 && DOUBLED.has(forms[0]) && again === from + 1) continue;
       marking.leave(from, again, 'repeat');
       standing.splice(place, length);
@@ -440,7 +455,7 @@ function markRestarts(marking: Marking): void {
       const other = marking.form(next);
       const again = other === form || (FIRST_FORM.exec(other)?.[1] ?? other) === root;
       if (
-        (steps > 0 || (other !== form && root !== 'that' && root !== 'there')) &&
+        (steps > 0 || isShortOf(marking, at, next)) &&
         again &&
         RESTARTS.test(other) &&
         isBegunAnew(marking, at, here, next)
@@ -448,6 +463,8 @@ function markRestarts(marking: Marking): void {
         marking.leave(at, next, 'restart');
         break;
       }
+      // "of those were because of": a preposition is taken up anew at once, or not at all.
+      if (!MAY_REACH.test(root) && (steps >= 1 || isAuxiliary(other) || FIRST_FORM.test(other))) break;
       // What tells something is not only a beginning, unless it is broken off in the source.
       if (!isSmall(other) && !brokenOff(words[next].after)) break;
       here = next;
@@ -461,6 +478,19 @@ const brokenOff = (after: string): boolean => /^(?:-|--|–|—|\.{2,}|…)$/.te
 const OPEN_END =
   /^(?:the|a|an|to|of|for|with|in|on|at|from|by|and|or|but|so|because|if|when|that|which|who|my|your|our|their|his|her|its|is|are|was|were|i'm|you're|we're|they're|it's|that's|there's|he's|she's|can|could|should|would|will|must|i|we|they|he|she|gonna|wanna|don't|can't|won't|i've|we've|you've|i'd|you'd|we'd|i'll|you'll|we'll|just|really|very|want|need)$/;
 
+/** Words that may begin a clause, which some words belong to before it is begun anew. */
+const MAY_REACH = /^(?:i|you|we|he|she|they|it|there|if|when|because|so|that)$/;
+/** Seconds of silence behind which a word does not belong to what stands before it. */
+const BREATH = 0.25;
+
+/** "you'll you will", "it's it is": the short form and the full one, in one breath. "it. It's" are two sentences. */
+const isShortOf = (marking: Marking, at: number, next: number): boolean =>
+  next === at + 1 &&
+  marking.words[next].pause < BREATH &&
+  marking.form(at) !== marking.form(next) &&
+  /'/.test(marking.form(at)) &&
+  !/^(?:that|there)/.test(marking.form(at));
+
 function isBegunAnew(marking: Marking, from: number, last: number, next: number): boolean {
   const { words } = marking;
   if (brokenOff(words[last].after)) return true;
@@ -470,6 +500,9 @@ function isBegunAnew(marking: Marking, from: number, last: number, next: number)
     /^(?:if|when|because|so)$/.test(first) && /^(?:you|it)$/.test(end) && marking.next(from + 1) === last;
   if (!OPEN_END.test(end) && !onlyWho && last !== from) return false;
   const again = marking.form(next);
+  // "the first thing I do is I let": what is named follows.
+  if (/^(?:is|was)$/.test(end) && last !== from)
+    return first === again && /^(?:it|that|there|this)$/.test(first);
   // "to the … to the", "it's … it's" are plain; "you that you", "so that the" go on.
   const goesOn = new Set(['that', 'if', 'because', 'when', 'and', 'so', 'but', 'or', 'which', 'who', 'to']);
   if (goesOn.has(end) && FIRST_FORM.test(again))

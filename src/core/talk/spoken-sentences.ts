@@ -78,7 +78,7 @@ function worded(words: readonly SpokenWord[], kept: readonly number[], at: numbe
   if (OPEN_END.test(before)) score -= 6;
   else if (isDeterminer(before) && !/^(?:that|this|these|those|her|some|another|any)$/.test(before))
     score -= 6;
-  const opens = CLAUSE_OPEN.test(before);
+  const opens = CLAUSE_OPEN.test(before) || /'(?:s|re)$/.test(before);
   if (here === 'so' && !/^(?:that|much|many|far|long|little)$/.test(after)) score += opens ? 0.8 : 2.6;
   else if (here === 'now') score += isAuxiliary(before) || before === 'right' || before === 'and' ? -2 : 1.8;
   else if (here === 'but') score += 2;
@@ -106,16 +106,29 @@ function worded(words: readonly SpokenWord[], kept: readonly number[], at: numbe
   else if (PRONOUN.test(here))
     score +=
       opens ||
-      (MAY_BE_OBJECT.test(here) && !isVerb(after) && partOfSpeech(after) !== 'r') ||
+      (MAY_BE_OBJECT.test(here) &&
+        !isVerb(after) &&
+        !/^(?:never|always|just|really|also|still|only|then|probably|usually|often|actually|\w+ly)$/.test(
+          after,
+        )) ||
       isRelative(words, kept, at)
-        ? -2.5
+        ? here === 'it'
+          ? -8
+          : -2.5
         : isPlainObject(before)
           ? 2.1
           : 1.5;
   else if (here === 'whether') score -= 3;
+  else if (/^(?:okay|ok|alright|anyway)$/.test(here)) score += isAuxiliary(before) || isVerb(before) ? -1 : 3;
   else if (/^(?:this|these|that)$/.test(here))
     score +=
       opens || isVerb(before) ? -1.5 : here !== 'that' && (isAuxiliary(after) || isVerb(after)) ? 1.6 : 0;
+  else if (
+    here === 'the' &&
+    /^(?:first|second|third|next|last|other)$/.test(after) &&
+    /^(?:thing|one|question|part|point|step)$/.test(words[kept[at + 2]]?.form ?? '')
+  )
+    score += opens && !/^(?:go|now|then)$/.test(before) ? -1 : 3;
   else if (isDeterminer(here))
     score +=
       opens || isVerb(before) || PREPOSITION.test(before) || isGivenTo(words, kept, at)
@@ -135,6 +148,7 @@ function worded(words: readonly SpokenWord[], kept: readonly number[], at: numbe
         : isVerb(before) && !isNoun(before)
           ? 0.4
           : 1.8;
+  else if (here === 'do' && after === 'you' && words[kept[at + 2]]?.form === 'think') score -= 4;
   else if (AUX_START.test(here) && PRONOUN.test(after) && !PRONOUN.test(before) && !opens) score += 1.4;
   else if (isAuxiliary(here)) score -= 2.5;
   else if (PREPOSITION.test(here))
@@ -206,7 +220,7 @@ const SHAPE = 0.6;
 const BIAS = 1.4;
 /** What a sentence loses without a verb, with a clause that waits, for each clause that nothing joins. */
 const NO_VERB = 3.5;
-const WAITING = 1;
+const WAITING = 5;
 const RUN_ON = 2;
 
 /** Words that join clauses, or begin one within another. */
@@ -356,7 +370,9 @@ export function asks(forms: readonly string[]): boolean {
     ? forms.slice(1)
     : forms;
   if (/^(?:what's|where's|who's|how's)$/.test(first)) return true;
-  if (/^(?:what|how|why|where|who|when|which)$/.test(first))
+  if (first === 'which')
+    return !AUX_START.test(second) && forms.length > 2 && forms.slice(2).some((form) => AUX_START.test(form));
+  if (/^(?:what|how|why|where|who|when)$/.test(first))
     return (
       AUX_START.test(second) ||
       (/^(?:was|were|had|about|if|not|shall|would|must|many|much|far|long|often|heavy|big|old|fast|far|kind|sort)$/.test(

@@ -36,6 +36,12 @@ export const routes: RouteObject[] = [
                 lazy: async () => ({ Component: (await import('../screens/post/target/target.tsx')).Target }),
               },
               {
+                path: 'talk',
+                lazy: async () => ({
+                  Component: (await import('../screens/post/talk/talk-step.tsx')).TalkStep,
+                }),
+              },
+              {
                 path: 'study',
                 lazy: async () => ({
                   Component: (await import('../screens/post/study/study-step.tsx')).StudyStep,

@@ -1,8 +1,9 @@
 import type { BodyRow, PageRow, PictureRow, PostRow, SiteRow, TickRow, VersionRow } from './post-rows.ts';
 import type { IdeaRow, KeywordChunkRow, ListRow, PerformanceChunkRow } from './research-rows.ts';
 import type { BriefRow, GenerationRow, StudyPageRow, StudyRow } from './study-rows.ts';
+import type { TalkRow } from './talk-rows.ts';
 
-/** The tables of a backup; scores are computed anew. */
+/** The tables of a backup; scores are computed anew, and recordings stay where they are: their files are the writer's. */
 export interface BackupTables {
   sites: SiteRow[];
   pages: PageRow[];
@@ -19,6 +20,7 @@ export interface BackupTables {
   studyPages: StudyPageRow[];
   briefs: BriefRow[];
   generations: GenerationRow[];
+  talks: TalkRow[];
 }
 
 /** Their names, sites and posts before what belongs to them. */
@@ -38,6 +40,7 @@ export const BACKUP_TABLES = [
   'studyPages',
   'briefs',
   'generations',
+  'talks',
 ] as const satisfies (keyof BackupTables)[];
 
 /** Tables that backups of earlier days did not know: all from this one on. */

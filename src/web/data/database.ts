@@ -13,6 +13,7 @@ import type {
 } from './post-rows.ts';
 import type { IdeaRow, KeywordChunkRow, ListRow, PerformanceChunkRow } from './research-rows.ts';
 import type { BriefRow, GenerationRow, StudyPageRow, StudyRow } from './study-rows.ts';
+import type { RecordingRow, TalkRow } from './talk-rows.ts';
 
 class Database extends Dexie {
   sites!: Table<SiteRow, string>;
@@ -33,6 +34,8 @@ class Database extends Dexie {
   studyPages!: Table<StudyPageRow, [string, string]>;
   briefs!: Table<BriefRow, string>;
   generations!: Table<GenerationRow, string>;
+  talks!: Table<TalkRow, string>;
+  recordings!: Table<RecordingRow, string>;
 
   constructor(name: string, options?: DexieOptions) {
     // Its cache copies every answer deeply; with thousands of posts that holds the page up.
@@ -70,6 +73,7 @@ class Database extends Dexie {
     this.version(8).stores({
       generations: 'id, siteId, [siteId+postId], [siteId+postId+recipe], [siteId+postId+asked.taken]',
     });
+    this.version(9).stores({ talks: 'postId, siteId', recordings: 'postId, siteId' });
   }
 }
 

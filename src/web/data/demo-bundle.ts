@@ -5,6 +5,7 @@ import type { SitePage } from '../../core/site/index.ts';
 import type { PostRow, ScoreRow, SiteRow } from './post-rows.ts';
 import type { IdeaRow, ListRow } from './research-rows.ts';
 import type { GenerationRow, StudyPageRow, StudyRow } from './study-rows.ts';
+import type { TalkRow } from './talk-rows.ts';
 
 /** The demo scenario as an empty database is filled with it. */
 export interface DemoBundle {
@@ -22,4 +23,5 @@ export interface DemoBundle {
   studies: { row: StudyRow; pages: StudyPageRow[] }[];
   /** Texts that patterns have made already. */
   generations: GenerationRow[];
+  talks: TalkRow[];
 }

@@ -21,7 +21,7 @@ interface Dated {
 
 /** Of each row on both sides the one that was changed later; the one that is here where nobody can tell. */
 async function newer<Row extends Dated>(
-  table: 'sites' | 'ticks' | 'lists' | 'ideas' | 'studies' | 'briefs',
+  table: 'sites' | 'ticks' | 'lists' | 'ideas' | 'studies' | 'briefs' | 'talks',
   rows: readonly Row[],
   keyOf: (row: Row) => string | [string, string],
 ): Promise<Row[]> {
@@ -214,6 +214,7 @@ export async function mergedBackup(
       studies: await mergedStudies(data.studies),
       studyPages: data.studyPages,
       briefs: await newer('briefs', data.briefs, ({ postId }) => postId),
+      talks: await newer('talks', data.talks, ({ postId }) => postId),
       generations: await missing('generations', data.generations, ({ id }) => id),
       posts: incoming,
       bodies: [...bodies.values()],

@@ -13,11 +13,20 @@ interface View {
   onBench: { blockId: string | null } | null;
   /** The pattern that was asked for by its id (empty: one is to be chosen), with values that are to stand in it; null: none was asked for. */
   pattern: { id: string; values: FieldValue[] | null } | null;
+  /** Stretches of the draft that nobody said in its talk, while they are looked at. */
+  added: { blockId: string; start: number; end: number; weighty: boolean }[];
 }
 
 const slice = createSlice({
   name: 'view',
-  initialState: { quiet: false, finding: false, slugAsked: null, onBench: null, pattern: null } as View,
+  initialState: {
+    quiet: false,
+    finding: false,
+    slugAsked: null,
+    onBench: null,
+    pattern: null,
+    added: [],
+  } as View,
   reducers: {
     quietSet: (state, { payload }: PayloadAction<boolean>) => {
       state.quiet = payload;
@@ -31,11 +40,14 @@ const slice = createSlice({
     benchSet: (state, { payload }: PayloadAction<View['onBench']>) => {
       state.onBench = payload;
     },
+    addedShown: (state, { payload }: PayloadAction<View['added']>) => {
+      state.added = payload;
+    },
     patternAsked: (state, { payload }: PayloadAction<View['pattern']>) => {
       state.pattern = payload;
     },
   },
 });
 
-export const { quietSet, findingSet, slugAsked, benchSet, patternAsked } = slice.actions;
+export const { addedShown, quietSet, findingSet, slugAsked, benchSet, patternAsked } = slice.actions;
 export const viewReducer = slice.reducer;

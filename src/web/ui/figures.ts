@@ -18,3 +18,9 @@ export const percent = (share: number): string => `${Math.round(share * 100)} %`
 /** Things one after the other, as in a sentence: "a title, a slug and a text". */
 export const listInWords = (things: readonly string[]): string =>
   things.length < 2 ? (things[0] ?? '') : `${things.slice(0, -1).join(', ')} and ${things.at(-1)}`;
+
+/** Bytes of a file as people read them: `640 kB`, `12 MB`. */
+export const fileSize = (bytes: number): string =>
+  bytes < 1_000_000
+    ? `${whole.format(Math.max(1, bytes / 1000))} kB`
+    : `${whole.format(bytes / 1_000_000)} MB`;

@@ -48,6 +48,7 @@ export function Posts() {
 
   const open = (id: string | null) => id !== null && navigate(`/posts/${id}/target`);
   const create = () => site && attempt(newPost(site).then(open));
+  const fromTalk = () => site && attempt(newPost(site).then((id) => navigate(`/posts/${id}/talk`)));
   const guided = () => site && attempt(newPost(site).then((id) => navigate(`/posts/${id}/start`)));
   const { state: asked } = useLocation();
   const begun = useRef(false);
@@ -151,6 +152,7 @@ export function Posts() {
             Import
           </Button>
           <Button onClick={guided}>Guided start</Button>
+          <Button onClick={fromTalk}>From a talk</Button>
           <Button look="main" onClick={create}>
             <Plus size={16} aria-hidden />
             New post

@@ -17,6 +17,7 @@ import {
 import { TextField } from '../../../ui/field.tsx';
 import { Editable } from '../frame/editable.tsx';
 import { usePost } from '../frame/post-context.ts';
+import { TalkLink } from './talk-link.tsx';
 import { TargetLists } from './target-lists.tsx';
 
 const LANGUAGES = [
@@ -72,6 +73,7 @@ export function Target() {
               note="Paste a list with commas or one a line; each should stand in the text once."
             />
             <TargetLists session={session} site={site} />
+            <TalkLink postId={session.id} />
             <QuestionsField
               items={fields.questions}
               onChange={(questions) => set({ questions })}

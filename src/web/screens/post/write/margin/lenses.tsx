@@ -13,6 +13,7 @@ import { QuestionsLens } from './questions/questions-lens.tsx';
 import { ReviewLens } from './review/review-lens.tsx';
 import { SectionsLens } from './sections/sections-lens.tsx';
 import { SourcesLens } from './sources/sources-lens.tsx';
+import { TalkLens } from './talk/talk-lens.tsx';
 import { TermsLens } from './terms/terms-lens.tsx';
 import { TrialLens } from './trial/trial-lens.tsx';
 import { VoiceLens } from './voice/voice-lens.tsx';
@@ -66,6 +67,7 @@ export const LENSES: readonly Lens[] = [
   },
   { id: 'links', name: 'Links', count: () => null, component: LinksLens },
   { id: 'review', name: 'Review', count: (_post, { comments }) => comments || null, component: ReviewLens },
+  { id: 'talk', name: 'Talk', count: () => null, component: TalkLens },
   { id: 'pictures', name: 'Pictures', count: () => null, component: PicturesLens },
   { id: 'sources', name: 'Sources', count: () => null, component: SourcesLens },
   { id: 'language', name: 'Language', count: () => null, component: LanguageLens },

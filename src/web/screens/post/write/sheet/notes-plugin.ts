@@ -7,7 +7,17 @@ export interface MarkedPlace {
   blockId: string;
   start: number;
   end: number;
-  look: 'use' | 'use-variant' | 'noted' | 'in-hand' | 'left-over' | 'unedited' | 'waiting' | 'check-this';
+  look:
+    | 'use'
+    | 'use-variant'
+    | 'noted'
+    | 'in-hand'
+    | 'left-over'
+    | 'unedited'
+    | 'waiting'
+    | 'check-this'
+    | 'added'
+    | 'added-weighty';
   /** The criterion that speaks of it, for finding its note by a click. */
   criterion: string | null;
   /** What the outline notes for a heading that waits for its text; what is to be checked. */

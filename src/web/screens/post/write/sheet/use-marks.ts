@@ -18,6 +18,7 @@ export function useMarks(
 ): void {
   const last = useRef<{ body: BodyEditor | null; drawn: string }>({ body: null, drawn: '' });
   const report = useAppSelector((state) => state.openPost.report);
+  const added = useAppSelector((state) => state.view.added);
   useEffect(() => {
     const places = report ? marksOf(report as ScoreReport, inHand) : [];
     const whole = (blockId: string, look: MarkedPlace['look'], note?: string) =>
@@ -32,13 +33,15 @@ export function useMarks(
         check(start, end, 'Check this: neither the study nor the site nor the brief has it');
       for (const { start, end, page } of shared) check(start, end, `Word for word as on a page of ${page}`);
     }
+    for (const { blockId, start, end, weighty } of added)
+      places.push({ blockId, start, end, look: weighty ? 'added-weighty' : 'added', criterion: null });
     // Marks that are the same have moved with the text by themselves: drawing them again costs more than all else.
     const drawn = JSON.stringify(places);
     if (last.current.body === body && last.current.drawn === drawn) return;
     last.current = { body, drawn };
     const { view, state } = body.editor;
     view.dispatch(state.tr.setMeta(NOTES_META, places).setMeta('addToHistory', false));
-  }, [body, report, inHand, marked]);
+  }, [body, report, inHand, marked, added]);
 }
 
 function marksOf(report: ScoreReport, inHand: string | null): MarkedPlace[] {

@@ -1,0 +1,40 @@
+import type { RefObject } from 'react';
+import { toast } from 'sonner';
+import { clock, type FidelityAccount } from '../../../../core/talk/index.ts';
+import { addPicture } from '../../../data/pictures.ts';
+import type { PostSession } from '../../../state/post/post-session.ts';
+import { offerUndo } from '../../../state/undo.ts';
+import type { Recorder } from './recording-bar.tsx';
+
+/** Puts the picture that a video shows into the draft, behind what is said at that second. Its alt text is still to be written. */
+export function useStill(
+  session: PostSession,
+  recorder: RefObject<Recorder | null>,
+  account: FidelityAccount | null,
+): () => Promise<void> {
+  return async () => {
+    const still = await recorder.current?.still();
+    if (!still) {
+      toast.error('There is no picture at this second yet. Let the video play for a moment, then take it.');
+      return;
+    }
+    const at = clock(still.seconds);
+    const name = `still-${at.replaceAll(':', '-')}.jpg`;
+    const src = await addPicture(session.siteId, new File([still.blob], name, { type: 'image/jpeg' }), name);
+    const { blocks } = session.body;
+    const place = account?.times.findLast(([, seconds]) => seconds <= still.seconds)?.[0];
+    const index = place === undefined ? blocks.length - 1 : blocks.findIndex(({ id }) => id === place);
+    const picture = {
+      id: crypto.randomUUID(),
+      kind: 'image' as const,
+      path: [],
+      text: '',
+      marks: [],
+      image: { src, alt: null },
+    };
+    const takeBack = session.change({
+      draft: { version: 1, blocks: blocks.toSpliced(index + 1, 0, picture) },
+    });
+    offerUndo(`The still of ${at} stands in the post; it wants alt text.`, takeBack);
+  };
+}

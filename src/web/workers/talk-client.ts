@@ -1,0 +1,21 @@
+import type { Remote } from 'comlink';
+import { database } from '../data/database.ts';
+import { storageKind } from '../data/storage.ts';
+import { connectWorker } from './connect-worker.ts';
+import type { Talk } from './talk.ts';
+
+/** What works on talks, as a page calls it: every answer comes later. */
+export type TalkClient = Remote<Talk>;
+
+const link = connectWorker<Talk>({
+  name: 'Reading the talk',
+  start: () => new Worker(new URL('./talk-worker.ts', import.meta.url), { type: 'module' }),
+  open: (api) => api.open(database().name),
+});
+
+/** The worker for talks; started by the first who asks. */
+export async function talkWorker(): Promise<TalkClient> {
+  // What lies in the page's memory no worker can see.
+  if (storageKind() === 'memory') return (await import('./talk.ts')).talk as unknown as TalkClient;
+  return link.api();
+}

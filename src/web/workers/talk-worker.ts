@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { talk } from './talk.ts';
+
+expose(talk);
