@@ -336,7 +336,7 @@ export class SpokenIndex {
       let weighty = false;
       if (unit >= 0) origin = this.numbers.get(key) === this.keys[unit] ? 'said' : 'repaired';
       else if (this.joins(words, matched, at)) origin = 'repaired';
-      else weighty = isWeighty(text, key, start, at);
+      else weighty = isWeighty(text, key, start) && !(/\p{Lu}/u.test(text[start]) && this.holds(key));
       const last = out.at(-1);
       // Two parts of one written word ("don't"): the worse one counts.
       if (last && last.start === start && last.end === end) {
@@ -383,8 +383,13 @@ function gapsOf(matched: readonly number[], least: number): [number, number][] {
 }
 
 /** Whether a word that nobody said changes what was said: a number, a negation, a name within a sentence. */
-const isWeighty = (text: string, key: string, start: number, at: number): boolean =>
-  /\d/.test(key) || NEGATION.test(key) || (at > 0 && /\p{Lu}/u.test(text[start]) && key !== 'i');
+const isWeighty = (text: string, key: string, start: number): boolean =>
+  /\d/.test(key) ||
+  NEGATION.test(key) ||
+  (/\p{Lu}/u.test(text[start]) &&
+    key !== 'i' &&
+    start > 0 &&
+    !/[.!?:…]["”’)\]]*\s+["“‘(]*$/.test(text.slice(Math.max(0, start - 6), start)));
 
 /** How many words of a traced text come from where. */
 export function originCounts(words: Iterable<TracedWord>): OriginCounts {

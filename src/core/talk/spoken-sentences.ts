@@ -32,6 +32,7 @@ const GOOD_END = anyOf(
 );
 const NUMBER =
   /^(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty|hundred|\d[\d.,]*)$/;
+const UNIT = anyOf('thousand million dozen percent per');
 const FIRSTS = anyOf(
   'first firstly second secondly third thirdly fourth fifth finally lastly next also anyway meanwhile however otherwise instead remember imagine yes no thanks thank welcome please',
 );
@@ -79,7 +80,9 @@ function worded(words: readonly SpokenWord[], kept: readonly number[], at: numbe
   else if (isDeterminer(before) && !/^(?:that|this|these|those|her|some|another|any)$/.test(before))
     score -= 6;
   const opens = CLAUSE_OPEN.test(before) || /'(?:s|re)$/.test(before);
-  if (here === 'so' && !/^(?:that|much|many|far|long|little)$/.test(after)) score += opens ? 0.8 : 2.6;
+  // A number is not parted.
+  if (NUMBER.test(before) && (NUMBER.test(here) || UNIT.test(here))) score -= 20;
+  else if (here === 'so' && !/^(?:that|much|many|far|long|little)$/.test(after)) score += opens ? 0.8 : 2.6;
   else if (here === 'now') score += isAuxiliary(before) || before === 'right' || before === 'and' ? -2 : 1.8;
   else if (here === 'but') score += 2;
   else if (here === 'and')

@@ -50,6 +50,8 @@ function endOf(cue: Cue, next: Cue | undefined, words: number): number | null {
 export function spokenWords({ cues }: Transcript): SpokenWord[] {
   const out: SpokenWord[] = [];
   let spokeUntil: number | null = null;
+  /** The word before has a time of its own. */
+  let wasTimed = false;
   cues.forEach((cue, at) => {
     const hits = [...cue.text.matchAll(WORD)];
     const end = endOf(cue, cues[at + 1], hits.length);
@@ -75,7 +77,7 @@ export function spokenWords({ cues }: Transcript): SpokenWord[] {
       const last = out.at(-1);
       let pause = 0;
       if (start !== null) {
-        if (known.length > 0 && index > 0 && last?.start != null) pause = start - last.start - WORD_SECONDS;
+        if (known.length > 0 && wasTimed && last?.start != null) pause = start - last.start - WORD_SECONDS;
         else if (index === 0 && spokeUntil !== null)
           pause = cue.end === null ? start - spokeUntil - RECKONED : start - spokeUntil;
       }
@@ -93,6 +95,7 @@ export function spokenWords({ cues }: Transcript): SpokenWord[] {
         turn: turn && index === 0,
       });
       opening = opens;
+      wasTimed = known.length > 0;
     });
     spokeUntil = end ?? spokeUntil;
   });
