@@ -146,7 +146,11 @@ function worded(words: readonly SpokenWord[], kept: readonly number[], at: numbe
   else if (/^(?:up|down|off|out|back|over|away|enough|too|either|again)$/.test(here)) score -= 3;
   else if (isOrder(here, after))
     score +=
-      opens || PRONOUN.test(before) || isAuxiliary(before) || before === 'to' || isLet(words, kept, at)
+      opens ||
+      PRONOUN.test(before) ||
+      isAuxiliary(before) ||
+      /^(?:to|never|always|not|usually|often)$/.test(before) ||
+      isLet(words, kept, at)
         ? -2
         : isVerb(before) && !isNoun(before)
           ? 0.4

@@ -24,7 +24,7 @@ export interface Unspoken {
 
 const PLACES = 3;
 /** What says less of a phrase is not near it. */
-const NEAR = 0.2;
+const NEAR = 0.35;
 /** How much of nearness is that words of the phrase stand there themselves. */
 const HELD = 0.5;
 

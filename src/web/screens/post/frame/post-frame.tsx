@@ -76,7 +76,9 @@ export function PostFrame() {
 function Frame({ session, site }: PostContext) {
   const { pathname } = useLocation();
   // Versions are beside the trail, no step of it.
-  const present: Step | null = STEPS.find((step) => pathname.endsWith(`/${step}`)) ?? null;
+  // A talk is a step back in Target.
+  const present: Step | null =
+    STEPS.find((step) => pathname.endsWith(`/${step}`)) ?? (pathname.endsWith('/talk') ? 'target' : null);
   const { fields, outline, words, report } = useAppSelector((state) => state.openPost);
   const quiet = useAppSelector((state) => state.view.quiet);
   const context: PostContext = { session, site };

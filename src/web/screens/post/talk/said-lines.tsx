@@ -6,7 +6,7 @@ import type { SaidLine } from '../../../workers/talk.ts';
 type Standing = 'kept' | 'spare' | 'missing';
 const LOOKS: Record<Standing, string> = {
   kept: '',
-  spare: 'text-soft/70 line-through decoration-soft/50',
+  spare: 'text-soft line-through decoration-soft/50',
   missing: 'said-missing',
 };
 const TITLES: Record<Standing, string | undefined> = {
