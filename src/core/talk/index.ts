@@ -31,7 +31,7 @@ export {
   type SectionFidelity,
 } from './fidelity-account.ts';
 export { readTranscript } from './read-transcript.ts';
-export type { SpokenWord } from './spoken-words.ts';
+export { type SpokenWord, spokenWords } from './spoken-words.ts';
 export { type TalkDraftWishes, talkDraft, transcriptFold } from './talk-draft.ts';
 export {
   type Cue,

@@ -17,16 +17,45 @@ export interface GistSubject {
   headings: readonly string[];
 }
 
-/** Parts of a sentence's rate, which add up to 1. */
-const CENTRAL = 0.45;
-const ABOUT = 0.25;
-const PLACED = 0.3;
+/** What a sentence's rate is made of: how central it is, how much of the title and of its heading it holds, that it tells a figure, and its length. */
+const CENTRAL = 0.15;
+const OF_TITLE = 0.3;
+const OF_HEADING = 0.1;
+const TELLS_FIGURE = 0.15;
+const FULL = 0.1;
+/** Telling words from which a sentence is as full as it needs to be. */
+const FULL_STEMS = 12;
+/** What its place adds: in the text's first paragraph, at the head of a section, of a paragraph, behind that; and takes at the text's end. */
+const OPENS_TEXT = 0.35;
+const OPENS_SECTION = 0.1;
+const OPENS_PARAGRAPH = 0.06;
+const SECOND = 0.05;
+const AT_END = -0.15;
+/** What a sentence loses that only asks the reader to come, book or read elsewhere. */
+const CALLING = -0.3;
 /** Two sentences that share so much of the shorter one say the same. */
 const SAME = 0.55;
 /** Telling words without which a sentence says little. */
 const LEAST_STEMS = 3;
 /** How much of its rate a sentence loses for what was said by those chosen before it. */
 const NOVELTY = 0.6;
+
+/** A number, in digits or in words. */
+const FIGURE =
+  /\d|\b(?:two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|thirty|forty|fifty|hundred|half|a (?:third|quarter|fifth|sixth|tenth)|twice|every)\b/i;
+/** What asks the reader to do something with the house. */
+const CALLS =
+  /\b(?:tell us|send us|write to us|call us|come to (?:the|our)|book (?:a|your|now)|rent (?:a|one|whatever)|our (?:rental|shop|page|newsletter)|reserve it|(?:is|are) (?:explained|described|given) (?:under|below|there))\b/i;
+
+/** What a sentence's place in its text is worth. */
+function placeOf({ section, paragraph, inParagraph }: PlacedSentence, lastSection: number): number {
+  const end = section === lastSection && section > 0 ? AT_END : 0;
+  if (section === 0 && paragraph === 0)
+    return OPENS_TEXT * (inParagraph === 0 ? 1 : inParagraph < 3 ? 0.7 : 0.3) + end;
+  if (inParagraph > 1) return end;
+  if (inParagraph === 1) return SECOND + end;
+  return (paragraph === 0 ? OPENS_SECTION : OPENS_PARAGRAPH) + end;
+}
 
 interface Rated {
   at: number;
@@ -36,7 +65,7 @@ interface Rated {
 
 /**
  * The sentences that say most of a text, the best first: central to it (degree in the graph of likeness, after G. Erkan and
- * D. Radev, "LexRank", JAIR 22, 2004), about its title and headings, near the beginning of the text, of a section or of a paragraph; each
+ * D. Radev, "LexRank", JAIR 22, 2004), about its title and headings, telling a figure, near the beginning of the text, of a section or of a paragraph; each
  * one saying something that those before it do not (maximal marginal relevance, J. Carbonell and J. Goldstein, SIGIR 1998). Only
  * sentences that can stand alone.
  *
@@ -74,21 +103,16 @@ export function gistOf(
   const highest = Math.max(...degrees, 1e-9);
   const lastSection = sentences[sentences.length - 1].section;
   const rated: Rated[] = usable.map(({ at, stems }, index) => {
-    const { section, paragraph, inParagraph } = sentences[at];
-    const ofTitle = shareOf(subject, stems);
-    const ofHeading = shareOf(heads[section] ?? new Set(), stems);
-    const lead = inParagraph === 0 ? 0.5 : inParagraph === 1 ? 0.2 : 0;
-    const opens = paragraph === 0 ? 0.3 : 0;
-    const placed =
-      lead + opens + (section === 0 && paragraph === 0 ? 0.2 : section === lastSection ? 0.1 : 0);
-    return {
-      at,
-      stems,
-      rate:
-        CENTRAL * (degrees[index] / highest) +
-        ABOUT * (0.65 * ofTitle + 0.35 * ofHeading) +
-        PLACED * Math.min(1, placed),
-    };
+    const { section, text } = sentences[at];
+    const rate =
+      CENTRAL * (degrees[index] / highest) +
+      OF_TITLE * shareOf(subject, stems) +
+      OF_HEADING * shareOf(heads[section] ?? new Set(), stems) +
+      FULL * Math.min(1, stems.size / FULL_STEMS) +
+      (FIGURE.test(text) ? TELLS_FIGURE : 0) +
+      (CALLS.test(text) ? CALLING : 0) +
+      placeOf(sentences[at], lastSection);
+    return { at, stems, rate };
   });
   // How much of each was said by those chosen so far.
   const said = new Float64Array(rated.length);

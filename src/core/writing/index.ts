@@ -26,6 +26,7 @@ export { type FoundPart, findInParts, replaceInParts, type TextQuery } from './f
 export { type GistSubject, gistOf, type PlacedSentence } from './gist.ts';
 export * from './known/index.ts';
 export * from './patterns/index.ts';
+export { sentencesIn } from './sentences.ts';
 export * from './sources/index.ts';
 export * from './stand-in/index.ts';
 export { readable, type TextPiece, textPieces } from './text-pieces.ts';
