@@ -8,7 +8,9 @@
  * old addresses, in and out, and lines for web servers. `market-answer` is what sources of keyword
  * figures say.
  */
+
 export { type Backup, type ReadBackup, readBackupFile, writeBackupFile } from './backup.ts';
+export { type CalendarDay, calendarFile } from './calendar-file.ts';
 export { damagesInWords } from './damages.ts';
 export { fromAddresses, type Incoming, readIncoming } from './incoming.ts';
 export { readMarketAnswer } from './market-answer.ts';

@@ -25,6 +25,7 @@ const TABLE_NAMES: ReadonlyMap<string, string> = new Map(
     briefs: 'a brief',
     generations: 'a generated text',
     talks: 'a talk',
+    reuses: 'something made of a post',
   }),
 );
 

@@ -36,7 +36,9 @@ export function fitted(text: string, room: number): string {
   if (characters.length <= room) return text;
   const short = characters.slice(0, Math.max(0, room - 1)).join('');
   for (const [rank, cut] of CUTS.entries()) {
-    const places = [...text.slice(0, short.length + 1).matchAll(cut)].map(({ 0: mark, index }) => index + mark.length);
+    const places = [...text.slice(0, short.length + 1).matchAll(cut)].map(
+      ({ 0: mark, index }) => index + mark.length,
+    );
     const at = places.filter((place) => place <= short.length).at(-1) ?? 0;
     // A cut at a sentence or a clause that throws most of it away is worse than one at a word.
     if (at === 0 || (rank < CUTS.length - 1 && at < short.length / 3)) continue;

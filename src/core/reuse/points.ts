@@ -5,7 +5,10 @@ import { type PostSentence, sectionHeadings } from './post-sentences.ts';
 const mayStand =
   (title: string) =>
   (text: string): boolean =>
-    standsAlone(text) || standsAlone(namedAgain(text, title));
+    !OF_WHAT.test(text) && (standsAlone(text) || standsAlone(namedAgain(text, title)));
+
+/** Speaks of what an earlier sentence named. */
+const OF_WHAT = /\b(?:of|between|among|without) (?:them|these|those)\b|\bin this way\b/i;
 
 /** "This bike tour packing list" names what it speaks of, where the title does: it leans on nothing. */
 function namedAgain(text: string, title: string): string {

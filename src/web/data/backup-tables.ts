@@ -1,5 +1,6 @@
 import type { BodyRow, PageRow, PictureRow, PostRow, SiteRow, TickRow, VersionRow } from './post-rows.ts';
 import type { IdeaRow, KeywordChunkRow, ListRow, PerformanceChunkRow } from './research-rows.ts';
+import type { ReuseRow } from './reuse-rows.ts';
 import type { BriefRow, GenerationRow, StudyPageRow, StudyRow } from './study-rows.ts';
 import type { TalkRow } from './talk-rows.ts';
 
@@ -21,6 +22,7 @@ export interface BackupTables {
   briefs: BriefRow[];
   generations: GenerationRow[];
   talks: TalkRow[];
+  reuses: ReuseRow[];
 }
 
 /** Their names, sites and posts before what belongs to them. */
@@ -41,6 +43,7 @@ export const BACKUP_TABLES = [
   'briefs',
   'generations',
   'talks',
+  'reuses',
 ] as const satisfies (keyof BackupTables)[];
 
 /** Tables that backups of earlier days did not know: all from this one on. */

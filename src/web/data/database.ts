@@ -12,6 +12,7 @@ import type {
   VersionRow,
 } from './post-rows.ts';
 import type { IdeaRow, KeywordChunkRow, ListRow, PerformanceChunkRow } from './research-rows.ts';
+import type { ReuseRow } from './reuse-rows.ts';
 import type { BriefRow, GenerationRow, StudyPageRow, StudyRow } from './study-rows.ts';
 import type { RecordingRow, TalkRow } from './talk-rows.ts';
 
@@ -36,6 +37,7 @@ class Database extends Dexie {
   generations!: Table<GenerationRow, string>;
   talks!: Table<TalkRow, string>;
   recordings!: Table<RecordingRow, string>;
+  reuses!: Table<ReuseRow, string>;
 
   constructor(name: string, options?: DexieOptions) {
     // Its cache copies every answer deeply; with thousands of posts that holds the page up.
@@ -73,7 +75,11 @@ class Database extends Dexie {
     this.version(8).stores({
       generations: 'id, siteId, [siteId+postId], [siteId+postId+recipe], [siteId+postId+asked.taken]',
     });
-    this.version(9).stores({ talks: 'postId, siteId', recordings: 'postId, siteId' });
+    this.version(9).stores({
+      talks: 'postId, siteId',
+      recordings: 'postId, siteId',
+      reuses: 'id, siteId, [siteId+postId]',
+    });
   }
 }
 

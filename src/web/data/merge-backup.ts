@@ -21,7 +21,7 @@ interface Dated {
 
 /** Of each row on both sides the one that was changed later; the one that is here where nobody can tell. */
 async function newer<Row extends Dated>(
-  table: 'sites' | 'ticks' | 'lists' | 'ideas' | 'studies' | 'briefs' | 'talks',
+  table: 'sites' | 'ticks' | 'lists' | 'ideas' | 'studies' | 'briefs' | 'talks' | 'reuses',
   rows: readonly Row[],
   keyOf: (row: Row) => string | [string, string],
 ): Promise<Row[]> {
@@ -215,6 +215,7 @@ export async function mergedBackup(
       studyPages: data.studyPages,
       briefs: await newer('briefs', data.briefs, ({ postId }) => postId),
       talks: await newer('talks', data.talks, ({ postId }) => postId),
+      reuses: await newer('reuses', data.reuses, ({ id }) => id),
       generations: await missing('generations', data.generations, ({ id }) => id),
       posts: incoming,
       bodies: [...bodies.values()],

@@ -169,8 +169,9 @@ export async function setDeleted(ids: readonly string[], instant: string): Promi
 
 /** Removes posts for good, with all that belongs to them; answers the way back, which puts these rows in again. */
 export async function removePosts(ids: readonly string[]): Promise<() => Promise<void>> {
-  const { posts, bodies, scores, versions, ticks, briefs, generations, talks, recordings } = database();
-  const tables = [posts, bodies, scores, versions, ticks, briefs, generations, talks, recordings];
+  const { posts, bodies, scores, versions, ticks, briefs, generations, talks, recordings, reuses } =
+    database();
+  const tables = [posts, bodies, scores, versions, ticks, briefs, generations, talks, recordings, reuses];
   if (ids.length === 0) return async () => {};
   const gone = new Set(ids);
   const rows = await database().transaction('rw', tables, async () => {

@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
+import { reusing } from './reuse.ts';
 import { talk } from './talk.ts';
 
-expose(talk);
+expose({ ...talk, ...reusing });

@@ -1,0 +1,42 @@
+import { describe, expect, it } from 'vitest';
+import { calendarFile } from './calendar-file.ts';
+
+const DAY = {
+  uid: 'a@saltmarsh.example',
+  day: '2026-12-01',
+  title: 'Thread: ferry; times, fares',
+  note: 'One\ntwo',
+  address: 'https://saltmarsh.example/x',
+};
+
+describe('a calendar file', () => {
+  it('has a whole day with a reminder, marks escaped', () => {
+    const file = calendarFile([DAY], '2026-11-30T08:01:02.345Z');
+    expect(file.split('\r\n')).toEqual([
+      'BEGIN:VCALENDAR',
+      'VERSION:2.0',
+      'PRODID:-//Dune Sparrow//Reuse//EN',
+      'BEGIN:VEVENT',
+      'UID:a@saltmarsh.example',
+      'DTSTAMP:20261130T080102Z',
+      'DTSTART;VALUE=DATE:20261201',
+      'SUMMARY:Thread: ferry\\; times\\, fares',
+      'DESCRIPTION:One\\ntwo',
+      'URL:https://saltmarsh.example/x',
+      'BEGIN:VALARM',
+      'ACTION:DISPLAY',
+      'TRIGGER:PT9H',
+      'DESCRIPTION:Thread: ferry\\; times\\, fares',
+      'END:VALARM',
+      'END:VEVENT',
+      'END:VCALENDAR',
+      '',
+    ]);
+  });
+  it('folds long lines without cutting a letter', () => {
+    const file = calendarFile([{ ...DAY, title: 'ä'.repeat(120) }], '2026-11-30T08:01:02Z');
+    for (const line of file.split('\r\n'))
+      expect(new TextEncoder().encode(line).length).toBeLessThanOrEqual(75);
+    expect(file.replaceAll('\r\n ', '')).toContain(`SUMMARY:${'ä'.repeat(120)}`);
+  });
+});

@@ -1,0 +1,35 @@
+import { defaultReuseWishes, type ReuseKind, type ReuseWishes } from '../../../../core/reuse/index.ts';
+
+/** What something is called, and what it is for. */
+export const KIND_NAMES: Record<ReuseKind, { name: string; note: string; parts: string }> = {
+  thread: { name: 'Thread', note: 'The post’s points as messages in a row', parts: 'Message' },
+  update: { name: 'Short update', note: 'One message that leads to the post', parts: 'Message' },
+  'network-post': { name: 'Longer post', note: 'For a professional network', parts: 'Post' },
+  blurb: { name: 'Newsletter blurb', note: 'A paragraph for a letter', parts: 'Blurb' },
+  newsletter: { name: 'Newsletter', note: 'A whole letter, over one post or several', parts: 'Blurb' },
+  summary: { name: 'Summary', note: 'In one, three or five sentences', parts: 'Sentence' },
+  takeaways: { name: 'Takeaways', note: 'One sentence of each section', parts: 'Takeaway' },
+  cards: { name: 'Question cards', note: 'A question, and what the post answers', parts: 'Card' },
+  faq: { name: 'FAQ', note: 'Questions with structured data', parts: 'Answer' },
+  teaser: { name: 'Teaser line', note: 'For below a video', parts: 'Line' },
+  script: { name: 'Talk script', note: 'To speak from, with times', parts: 'Section' },
+};
+
+/** Kinds in the groups in which they are offered. */
+export const KIND_GROUPS: readonly (readonly [group: string, kinds: readonly ReuseKind[]])[] = [
+  ['For networks', ['thread', 'update', 'network-post']],
+  ['For letters', ['blurb', 'newsletter']],
+  ['For readers in a hurry', ['summary', 'takeaways', 'cards', 'faq']],
+  ['To be spoken', ['teaser', 'script']],
+];
+
+/** Kinds that are messages: they have a limit, and a link. */
+export const isMessage = (kind: ReuseKind): boolean =>
+  kind === 'thread' || kind === 'update' || kind === 'network-post';
+
+/** The wishes that something begins with. */
+export const firstWishes = (kind: ReuseKind): ReuseWishes => ({
+  ...defaultReuseWishes(),
+  ...(kind === 'network-post' ? { most: 3000, link: null } : {}),
+  ...(kind === 'summary' ? { parts: 3 } : {}),
+});

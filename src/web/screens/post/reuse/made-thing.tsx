@@ -1,0 +1,246 @@
+import { faqData } from '../../../../core/draft/index.ts';
+import {
+  type Letter,
+  letterHtml,
+  letterText,
+  type ReusedPart,
+  reuse,
+  withCampaign,
+} from '../../../../core/reuse/index.ts';
+import type { SiteRow } from '../../../data/post-rows.ts';
+import { loadPost } from '../../../data/posts.ts';
+import type { ReuseRow } from '../../../data/reuse-rows.ts';
+import { changeReuse, removeReuse } from '../../../data/reuses.ts';
+import { zoneOf } from '../../../data/zone-of.ts';
+import { attempt } from '../../../state/attempt.ts';
+import type { PostSession } from '../../../state/post/post-session.ts';
+import { offerUndo } from '../../../state/undo.ts';
+import { Button } from '../../../ui/button.tsx';
+import { copyText } from '../../../ui/copy-text.ts';
+import { download } from '../../../ui/download.ts';
+import { counted } from '../../../ui/figures.ts';
+import type { HeldPart } from '../../../workers/reuse.ts';
+import { talkWorker } from '../../../workers/talk-client.ts';
+import { GoingOut } from './going-out.tsx';
+import { KIND_NAMES } from './kinds.ts';
+import { LetterFields } from './letter-fields.tsx';
+import { PartField } from './part-field.tsx';
+import { fromOf } from './use-made.ts';
+import { WishesRow } from './wishes-row.tsx';
+
+const quoted = (text: string) => `"${text.replaceAll('"', '""')}"`;
+
+/** What was made, as one text. */
+const wholeText = ({ parts }: ReuseRow): string =>
+  parts.map(({ head, text }) => [head, text].filter(Boolean).join('\n')).join('\n\n');
+
+/** One thing that was made: its wishes, its parts, and what becomes of it. */
+export function MadeThing({
+  row,
+  session,
+  site,
+  address,
+  held,
+}: {
+  row: ReuseRow;
+  session: PostSession;
+  site: SiteRow;
+  address: string;
+  held: readonly HeldPart[] | undefined;
+}) {
+  const { name, note } = KIND_NAMES[row.kind];
+  const { title } = session.document.fields;
+  const fileName = `${session.document.fields.slug || 'post'}-${row.kind}`;
+  const change = (make: (row: ReuseRow) => Partial<ReuseRow>) => attempt(changeReuse(row.id, make));
+  const setPart = (at: number, text: string) =>
+    change(({ parts }) => ({ parts: parts.map((part, index) => (index === at ? { ...part, text } : part)) }));
+  const note_ = (how: 'copied' | 'exported') =>
+    change(({ sent }) => ({ sent: [...sent, { channel: '', how, at: new Date().toISOString() }] }));
+
+  /** Made anew by other wishes; what was written into it since is offered back. */
+  const again = async (wishes = row.wishes, tags = row.tags) => {
+    const parts = await (await talkWorker()).make(
+      row.kind,
+      session.body,
+      fromOf(session, address, tags),
+      wishes,
+    );
+    const own = row.kind === 'newsletter' ? [parts[0] ?? row.parts[0], ...row.parts.slice(1)] : parts;
+    if (own.length === 0) return;
+    const takeBack = await changeReuse(row.id, () => ({
+      parts: own,
+      wishes,
+      tags,
+      made: new Date().toISOString(),
+    }));
+    offerUndo(`The ${name.toLowerCase()} was made anew from the post.`, takeBack);
+  };
+  const letter: Letter = {
+    name: site.name,
+    subject: row.letter?.subject ?? title,
+    opening: row.letter?.opening ?? '',
+    closing: row.letter?.closing ?? '',
+    language: session.document.fields.language || site.language,
+    items: row.parts.map(({ head, text }, at) => ({
+      title: head,
+      text,
+      address: at === 0 && address ? withCampaign(address, row.tags) : (row.links?.[at] ?? ''),
+    })),
+  };
+  const copyAll = async () => {
+    const text = row.kind === 'newsletter' ? letterText(letter) : wholeText(row);
+    await copyText(text, `The ${name.toLowerCase()} is copied.`, `${fileName}.txt`);
+    note_('copied');
+  };
+  const save = (suffix: string, text: string, type: string) => {
+    download(`${fileName}.${suffix}`, text, type);
+    note_('exported');
+  };
+  const csv = () =>
+    `${['number,title,text', ...row.parts.map(({ head, text }, at) => `${at + 1},${quoted(head)},${quoted(text)}`)].join('\r\n')}\r\n`;
+  const data = () =>
+    `<script type="application/ld+json">${faqData(row.parts.map(({ head, text }) => ({ question: head, answer: text })))}</script>`;
+  const remove = async () => offerUndo(`The ${name.toLowerCase()} is gone.`, await removeReuse(row.id));
+  const addPost = async (postId: string) => {
+    const loaded = await loadPost(postId);
+    if (!loaded) return;
+    const { fields } = loaded.row;
+    const [made] = reuse(
+      'blurb',
+      loaded.draft,
+      {
+        title: fields.title,
+        keyword: fields.keyword,
+        supporting: fields.supporting,
+        categories: [],
+        description: '',
+        address: '',
+        author: '',
+      },
+      row.wishes,
+    );
+    const part: ReusedPart = made ?? {
+      head: fields.title,
+      text: fields.excerpt || fields.metaDescription,
+      from: [],
+    };
+    const path =
+      loaded.row.release?.url ??
+      (site.baseAddress && fields.slug
+        ? `${site.baseAddress.replace(/\/$/, '')}${site.addressPattern.replace('{slug}', fields.slug)}`
+        : '');
+    change(({ parts, letter: own, links }) => ({
+      parts: [...parts, part],
+      ...(own ? { letter: { ...own, posts: [...own.posts, postId] } } : {}),
+      links: [...(links ?? parts.map(() => '')), path ? withCampaign(path, row.tags) : ''],
+    }));
+  };
+  const move = (at: number, by: number) => {
+    const swapped = <Thing,>(list: readonly Thing[]) => {
+      const next = [...list];
+      [next[at], next[at + by]] = [next[at + by], next[at]];
+      return next;
+    };
+    change(({ parts, letter: own, links }) => ({
+      parts: swapped(parts),
+      ...(own ? { letter: { ...own, posts: swapped(own.posts) } } : {}),
+      links: swapped(links ?? parts.map(() => '')),
+    }));
+  };
+  const drop = (at: number) =>
+    change(({ parts, letter: own, links }) => ({
+      parts: parts.toSpliced(at, 1),
+      ...(own ? { letter: { ...own, posts: own.posts.toSpliced(at, 1) } } : {}),
+      ...(links ? { links: links.toSpliced(at, 1) } : {}),
+    }));
+  const stale = (held ?? []).filter(({ gone }) => gone.length > 0).length;
+  return (
+    <section aria-label={name} className="max-w-3xl">
+      <h2 className="font-serif text-xl font-semibold">{name}</h2>
+      <p className="mb-3 text-[13px] text-soft">
+        {note}. Every sentence is the post’s own; change what you like.
+      </p>
+      {stale > 0 && row.kind !== 'newsletter' && (
+        <p role="note" className="mb-3 border-l-[3px] border-ochre bg-ochre-wash px-3 py-2 text-[13px]">
+          The post changed: {counted(stale, 'part is', 'parts are')} out of date.{' '}
+          <Button look="word" onClick={() => attempt(again())}>
+            Make it anew
+          </Button>
+        </p>
+      )}
+      <WishesRow
+        kind={row.kind}
+        wishes={row.wishes}
+        tags={row.tags}
+        onWishes={(wished) => attempt(again({ ...row.wishes, ...wished }))}
+        onTags={(tags) => attempt(again(row.wishes, tags))}
+      />
+      <div className="mt-3">
+        {row.letter && (
+          <LetterFields
+            row={row}
+            letter={row.letter}
+            onLetter={(wished) => change(({ letter: own }) => (own ? { letter: { ...own, ...wished } } : {}))}
+            onAdd={(id) => attempt(addPost(id))}
+            onMove={move}
+            onDrop={drop}
+          />
+        )}
+        <ol aria-label={`Parts of the ${name.toLowerCase()}`}>
+          {row.parts.map((part, at) => (
+            <PartField
+              // biome-ignore lint/suspicious/noArrayIndexKey: parts have no other name than their place
+              key={at}
+              row={row}
+              at={at}
+              part={part}
+              held={
+                row.kind === 'newsletter' && row.letter?.posts[at] !== session.id ? undefined : held?.[at]
+              }
+              onText={(text) => setPart(at, text)}
+              onCopy={() => attempt(copyText(part.text, 'Copied.', `${fileName}-${at + 1}.txt`))}
+              onRemove={() =>
+                row.kind === 'newsletter'
+                  ? drop(at)
+                  : change(({ parts }) => ({ parts: parts.toSpliced(at, 1) }))
+              }
+            />
+          ))}
+        </ol>
+      </div>
+      <div className="mb-4 flex flex-wrap gap-2">
+        <Button look="main" onClick={() => attempt(copyAll())}>
+          Copy all of it
+        </Button>
+        {row.kind === 'newsletter' ? (
+          <>
+            <Button onClick={() => save('html', letterHtml(letter), 'text/html')}>Save as HTML</Button>
+            <Button onClick={() => save('txt', letterText(letter), 'text/plain')}>Save as text</Button>
+          </>
+        ) : (
+          <>
+            <Button onClick={() => save('txt', `${wholeText(row)}\n`, 'text/plain')}>Save as text</Button>
+            <Button onClick={() => save('csv', csv(), 'text/csv')}>Save as CSV</Button>
+          </>
+        )}
+        {row.kind === 'faq' && (
+          <Button
+            onClick={() => attempt(copyText(data(), 'The structured data is copied.', `${fileName}.json`))}
+          >
+            Copy structured data
+          </Button>
+        )}
+        <Button onClick={() => attempt(again())}>Make it anew</Button>
+        <Button look="word" onClick={() => attempt(remove())}>
+          Throw it away
+        </Button>
+      </div>
+      <GoingOut
+        row={row}
+        title={title}
+        address={address ? withCampaign(address, row.tags) : ''}
+        zone={zoneOf(site)}
+      />
+    </section>
+  );
+}

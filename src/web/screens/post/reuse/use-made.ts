@@ -1,0 +1,77 @@
+import { useEffect, useRef, useState } from 'react';
+import { postPath } from '../../../../core/listing/index.ts';
+import type { ReuseFrom } from '../../../../core/reuse/index.ts';
+import { withCampaign } from '../../../../core/reuse/index.ts';
+import { database } from '../../../data/database.ts';
+import type { SiteRow } from '../../../data/post-rows.ts';
+import type { ReuseRow } from '../../../data/reuse-rows.ts';
+import { reusesOf } from '../../../data/reuses.ts';
+import { attempt } from '../../../state/attempt.ts';
+import type { PostSession } from '../../../state/post/post-session.ts';
+import { useAppSelector } from '../../../state/store.ts';
+import { useLiveQuery } from '../../../state/use-live-query.ts';
+import type { HeldPart } from '../../../workers/reuse.ts';
+import { talkWorker } from '../../../workers/talk-client.ts';
+
+/** What was made of a post; undefined while it is looked for. */
+export const useMade = (session: PostSession): ReuseRow[] | undefined =>
+  useLiveQuery(() => reusesOf(session.siteId, session.id), [session]);
+
+/** Where readers find a post: where it was sent to, else where it will stand. */
+export function useAddress(session: PostSession, site: SiteRow): string {
+  const slug = useAppSelector((state) => state.openPost.fields.slug);
+  const release = useLiveQuery(
+    async () => (await database().posts.get(session.id))?.release ?? null,
+    [session],
+  );
+  if (release && !release.withdrawn && release.url) return release.url;
+  const path = postPath(site.addressPattern, slug);
+  return site.baseAddress && path ? `${site.baseAddress.replace(/\/$/, '')}${path}` : '';
+}
+
+/** What is known of a post beside its text, with a link of its own. */
+export function fromOf(session: PostSession, address: string, tags: ReuseRow['tags']): ReuseFrom {
+  const { title, keyword, supporting, category, metaDescription, author } = session.document.fields;
+  return {
+    title,
+    keyword,
+    supporting,
+    categories: [category].filter(Boolean),
+    description: metaDescription,
+    address: address ? withCampaign(address, tags) : '',
+    author,
+  };
+}
+
+const QUIET_FOR = 300;
+
+/** How each part of each made thing stands to the post, by the thing's id; anew a moment after either changed. */
+export function useHeld(session: PostSession, made: readonly ReuseRow[]): ReadonlyMap<string, HeldPart[]> {
+  const title = useAppSelector((state) => state.openPost.fields.title);
+  const report = useAppSelector((state) => state.openPost.report);
+  const [held, setHeld] = useState<ReadonlyMap<string, HeldPart[]>>(new Map());
+  const shown = useRef(false);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each report tells that the post changed
+  useEffect(() => {
+    let isOver = false;
+    const look = async () => {
+      const found = await (await talkWorker()).held(
+        session.body,
+        title,
+        made.map(({ parts }) => parts),
+      );
+      if (isOver) return;
+      shown.current = true;
+      setHeld(new Map(made.map(({ id }, at) => [id, found[at]])));
+    };
+    const timer = setTimeout(
+      () => attempt(look(), 'What was made could not be held against the post'),
+      shown.current ? QUIET_FOR : 0,
+    );
+    return () => {
+      isOver = true;
+      clearTimeout(timer);
+    };
+  }, [session, made, title, report]);
+  return held;
+}

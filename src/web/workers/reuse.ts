@@ -1,0 +1,42 @@
+import type { Draft } from '../../core/draft/index.ts';
+import {
+  type NotInPost,
+  PostIndex,
+  type ReusedPart,
+  type ReuseFrom,
+  type ReuseKind,
+  type ReuseWishes,
+  reuse,
+} from '../../core/reuse/index.ts';
+
+/** How a part stands to the post that it was made from. */
+export interface HeldPart {
+  notIn: NotInPost[];
+  /** Sentences it was made from that the post has no more. */
+  gone: string[];
+}
+
+let last: { sign: string; index: PostIndex } | null = null;
+
+/** The post as an index; the one that was asked for last is kept. */
+function indexOf(draft: Draft, title: string): PostIndex {
+  const sign = JSON.stringify([title, draft.blocks.map(({ kind, text }) => [kind, text])]);
+  if (last?.sign !== sign) last = { sign, index: new PostIndex(draft, title) };
+  return last.index;
+}
+
+export const reusing = {
+  /** Makes something of a post. */
+  make: (kind: ReuseKind, draft: Draft, from: ReuseFrom, wishes: ReuseWishes): ReusedPart[] =>
+    reuse(kind, draft, from, wishes),
+
+  /** Holds what was made, each part of each, against the post as it stands. */
+  held(draft: Draft, title: string, made: readonly (readonly ReusedPart[])[]): HeldPart[][] {
+    const index = indexOf(draft, title);
+    return made.map((parts) =>
+      parts.map((part) => ({ notIn: index.notIn(part.text), gone: index.gone(part) })),
+    );
+  },
+};
+
+export type Reusing = typeof reusing;
