@@ -2,15 +2,17 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { type BlogSeed, pageBody, type SitePage } from '../core/blog/index.ts';
 import type { StudyFacts } from '../core/criteria/index.ts';
-import { countingIds, readMarkdown } from '../core/draft/index.ts';
+import { countingIds, type Draft, readMarkdown } from '../core/draft/index.ts';
 import { pictureSize, readSiteFile } from '../core/formats/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
 import { type PerformanceRow, previewPerformance, readPerformance } from '../core/research/index.ts';
+import { defaultReuseWishes, type ReuseKind, reuse, withCampaign } from '../core/reuse/index.ts';
 import { type House, STAND_IN } from '../core/site/index.ts';
 import { readTranscript } from '../core/talk/index.ts';
 import type { DemoBundle } from '../web/data/demo-bundle.ts';
 import { type PostRow, pageRow } from '../web/data/post-rows.ts';
 import type { IdeaRow, ListRow } from '../web/data/research-rows.ts';
+import type { ReuseRow } from '../web/data/reuse-rows.ts';
 import { sceneOf } from '../web/data/scene.ts';
 import { sceneData, scoreKeys } from '../web/data/scene-data.ts';
 import { scoreRow } from '../web/data/score-row.ts';
@@ -129,8 +131,59 @@ export function demoBundle(
     performance: readExport(folder),
     studies: [...studies],
     talks: [...talks],
+    reuses: demoReuses(posts, site.baseAddress),
     generations: studies.length > 0 ? demoExamples(site, posts, studies[0], voice) : [],
   };
+}
+
+/** The post of which a thread, a blurb and a letter were made already. */
+const REUSED = 'bicycle-ferry';
+
+/** What was made of one of the posts: by the same rules as anywhere, and one thing of it sent. */
+function demoReuses(posts: readonly { row: PostRow; draft: Draft }[], baseAddress: string): ReuseRow[] {
+  const post = posts.find(({ row }) => row.id === postId(REUSED));
+  if (!post) return [];
+  const { fields } = post.row;
+  const address = `${baseAddress}/journal/${fields.slug}`;
+  const from = {
+    title: fields.title,
+    keyword: fields.keyword,
+    supporting: fields.supporting,
+    categories: [fields.category],
+    description: fields.metaDescription,
+    address,
+    author: fields.author,
+  };
+  const base = { siteId: SITE_ID, postId: post.row.id, made: MADE, changed: MADE, sent: [], planned: '' };
+  const make = (kind: ReuseKind, more: Partial<ReuseRow> = {}): ReuseRow => {
+    const wishes = { ...defaultReuseWishes(), ...more.wishes };
+    const tags = more.tags ?? [];
+    const own = { ...from, address: withCampaign(address, tags) };
+    return {
+      ...base,
+      id: `demo-reuse-${kind}`,
+      kind,
+      parts: reuse(kind, post.draft, own, wishes),
+      ...more,
+      wishes,
+      tags,
+    };
+  };
+  return [
+    make('thread', {
+      tags: [['utm_source', 'messages']],
+      sent: [{ channel: 'Short messages', how: 'recorded', at: '2026-11-17T08:30:00Z' }],
+    }),
+    make('blurb'),
+    make('newsletter', {
+      letter: {
+        subject: 'Across to Holm without the main road',
+        opening: 'The ferry sails again from Easter. Here is all that you asked us about it last year.',
+        closing: 'See you on the slipway.',
+        posts: [post.row.id],
+      },
+    }),
+  ];
 }
 
 /** The talk that one of the demo's drafts is made from. */

@@ -4,6 +4,7 @@ import type { PerformanceRow } from '../../core/research/index.ts';
 import type { SitePage } from '../../core/site/index.ts';
 import type { PostRow, ScoreRow, SiteRow } from './post-rows.ts';
 import type { IdeaRow, ListRow } from './research-rows.ts';
+import type { ReuseRow } from './reuse-rows.ts';
 import type { GenerationRow, StudyPageRow, StudyRow } from './study-rows.ts';
 import type { TalkRow } from './talk-rows.ts';
 
@@ -24,4 +25,6 @@ export interface DemoBundle {
   /** Texts that patterns have made already. */
   generations: GenerationRow[];
   talks: TalkRow[];
+  /** What was made of posts already. */
+  reuses: ReuseRow[];
 }

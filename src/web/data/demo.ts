@@ -20,8 +20,20 @@ const EXPORT = { name: 'performance.csv', date: '2026-11-16' };
 /** Fills an empty database with the demo scenario; one that holds anything is left alone. */
 export async function fillDemo(): Promise<void> {
   if ((await database().sites.count()) > 0) return;
-  const { site, pages, posts, pictures, scores, lists, ideas, performance, studies, generations, talks } =
-    (await (await fetched('/demo/scenario.json')).json()) as DemoBundle;
+  const {
+    site,
+    pages,
+    posts,
+    pictures,
+    scores,
+    lists,
+    ideas,
+    performance,
+    studies,
+    generations,
+    talks,
+    reuses,
+  } = (await (await fetched('/demo/scenario.json')).json()) as DemoBundle;
   const files = await Promise.all(
     pictures.map(async ({ name, size }) => ({
       name,
@@ -44,6 +56,7 @@ export async function fillDemo(): Promise<void> {
     await database().studies.bulkAdd(studies.map(({ row }) => row));
     await database().generations.bulkAdd(generations);
     await database().talks.bulkAdd(talks);
+    await database().reuses.bulkAdd(reuses);
     await database().studyPages.bulkPut(studies.flatMap(({ pages: contents }) => contents));
     await database().keywords.bulkAdd([{ siteId: site.id, chunk: 0, packed }, stampRow(site.id, Date.now())]);
     await writePerformanceRows(site.id, { source: EXPORT, rows: performance });

@@ -5,6 +5,7 @@ import { monthIn, regionOf } from '../../../core/site/index.ts';
 import { ideasOf } from '../../data/ideas.ts';
 import type { PostRow, SiteRow } from '../../data/post-rows.ts';
 import { postsOf } from '../../data/posts.ts';
+import { plannedReuses } from '../../data/reuses.ts';
 import { scoresOf } from '../../data/scores.ts';
 import { currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
@@ -12,6 +13,7 @@ import { useLiveQuery } from '../../state/use-live-query.ts';
 import { dayInWords } from '../../ui/day.ts';
 import { ToWin } from '../../ui/earned.tsx';
 import { counted, countInWords, figureInWords } from '../../ui/figures.ts';
+import { REUSE_NAMES } from '../../ui/reuse-names.ts';
 import { Ridge } from '../../ui/ridge.tsx';
 import { SeasonBars } from '../../ui/season-bars.tsx';
 import { STATUS_NAMES } from '../../ui/status-names.ts';
@@ -34,11 +36,13 @@ export function Today() {
         posts: await postsOf(site.id),
         ideas: await ideasOf(site.id),
         scores: await scoresOf(site.id),
+        planned: await plannedReuses(site.id),
       }
     );
   });
   if (!found) return <Waiting />;
-  const { site, posts, ideas, scores } = found;
+  const { site, posts, ideas, scores, planned } = found;
+  const titles = new Map(posts.map(({ id, fields }) => [id, fields.title]));
   const inHand = posts
     .filter(({ fields }) => fields.status === 'draft' || fields.status === 'in-review')
     .sort((a, b) => (a.changed < b.changed ? 1 : -1));
@@ -104,6 +108,26 @@ export function Today() {
             </li>
           ))}
         </Part>
+        {planned.length > 0 && (
+          <Part
+            title="Goes out next"
+            empty=""
+            more={{ to: '/posts', name: 'All posts' }}
+            shown={planned.length}
+          >
+            {planned.slice(0, MAX_LINES).map(({ id, postId, kind, planned: day }) => (
+              <li key={id} className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-t py-2">
+                <div className="min-w-0">
+                  <Link to={`/posts/${postId}/reuse`} className={`${LINK} block truncate`}>
+                    {titles.get(postId) || 'Untitled'}
+                  </Link>
+                  <p className="truncate text-[13px] text-soft">{REUSE_NAMES[kind]}</p>
+                </div>
+                <span className="text-[13px] text-soft">{dayInWords(`${day}T12:00:00Z`, zone)}</span>
+              </li>
+            ))}
+          </Part>
+        )}
         <Seasons site={site} posts={posts} />
         <Near site={site} />
       </div>

@@ -5,6 +5,7 @@ import type { StudyFacts } from '../../../../core/criteria/index.ts';
 import { scoreAsPage } from '../../../../core/study/index.ts';
 import { database } from '../../../data/database.ts';
 import type { SiteRow } from '../../../data/post-rows.ts';
+import { reusesOf } from '../../../data/reuses.ts';
 import { zoneOf } from '../../../data/zone-of.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { PostSession } from '../../../state/post/post-session.ts';
@@ -75,8 +76,7 @@ export function PostFrame() {
 
 function Frame({ session, site }: PostContext) {
   const { pathname } = useLocation();
-  // Versions are beside the trail, no step of it.
-  // A talk is a step back in Target.
+  // Versions are beside the trail, no step of it; a talk is a step back in Target.
   const present: Step | null =
     STEPS.find((step) => pathname.endsWith(`/${step}`)) ?? (pathname.endsWith('/talk') ? 'target' : null);
   const { fields, outline, words, report } = useAppSelector((state) => state.openPost);
@@ -84,6 +84,7 @@ function Frame({ session, site }: PostContext) {
   const context: PostContext = { session, site };
   usePostCommands(context);
   const study = useStudyRow(session.siteId, session.id);
+  const made = useLiveQuery(() => reusesOf(session.siteId, session.id), [session]) ?? [];
   const title = fields.title || 'Untitled';
   useEffect(() => {
     document.title = `${title} - Dune Sparrow`;
@@ -124,6 +125,7 @@ function Frame({ session, site }: PostContext) {
               words,
               report,
               study ? { taken: study.pages.filter(({ left, problem }) => !left && !problem).length } : null,
+              { made: made.length, sent: made.filter(({ sent }) => sent.length > 0).length },
             )}
           />
         </div>

@@ -55,4 +55,9 @@ describe('the marks of the trail', () => {
     expect(states({ status: 'published' }).release).toBe('empty');
     expect(states({ status: 'published' }, 'Three words alone.').release).toBe('empty');
   });
+  it('Reuse is begun when something was made, and ready when something went out', () => {
+    const reuse = (made: number, sent: number) =>
+      trailStates(emptyFields(), 0, 0, null, null, { made, sent }).reuse;
+    expect([reuse(0, 0), reuse(2, 0), reuse(2, 1)]).toEqual(['empty', 'begun', 'ready']);
+  });
 });

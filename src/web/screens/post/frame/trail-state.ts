@@ -30,6 +30,8 @@ export function trailStates(
   report: ScoreReport | null,
   /** Null: no pages were studied. */
   study: { taken: number } | null = null,
+  /** What was made of the post: how many things, and how many of them went out. */
+  reused: { made: number; sent: number } = { made: 0, sent: 0 },
 ): Record<Step, StepState> {
   const target = [fields.keyword, fields.supporting.length, fields.goal, fields.audience.length].filter(
     Boolean,
@@ -45,6 +47,6 @@ export function trailStates(
     write: words === 0 ? 'empty' : words >= wanted * 0.9 ? 'ready' : 'begun',
     release:
       isForReaders(fields.status) && fields.title && fields.slug && words > 0 ? 'ready' : stateOf(listing, 4),
-    reuse: 'empty',
+    reuse: reused.made === 0 ? 'empty' : reused.sent === 0 ? 'begun' : 'ready',
   };
 }

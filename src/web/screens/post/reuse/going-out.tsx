@@ -78,7 +78,7 @@ export function GoingOut({
           <input
             type="date"
             value={row.planned}
-            onChange={({ target }) => attempt(changeReuse(row.id, () => ({ planned: target.value })))}
+            onChange={({ target: { value } }) => attempt(changeReuse(row.id, () => ({ planned: value })))}
             className="rounded-md border px-2 py-1"
           />
         </label>

@@ -51,7 +51,7 @@ export function LetterFields({
         onChange={(opening) => onLetter({ opening })}
       />
       <div>
-        <h4 className="mb-1 font-semibold">Posts, in order</h4>
+        <h3 className="mb-1 font-semibold">Posts, in order</h3>
         <ol aria-label="Posts of the letter" className="text-[13px]">
           {row.parts.map(({ head }, at) => (
             <li

@@ -32,7 +32,7 @@ export function PartField({
   const notIn = held?.notIn ?? [];
   const gone = held?.gone ?? [];
   return (
-    <li className="border-t py-3 first:border-t-0">
+    <li className="relative border-t py-3 first:border-t-0">
       {part.head && <p className="mb-1 font-serif text-[15px] font-semibold">{part.head}</p>}
       <TextField
         label={label}
@@ -57,7 +57,7 @@ export function PartField({
           </span>
         }
       />
-      <p className="mt-1 flex gap-2">
+      <p className="absolute top-3 right-0 flex gap-2">
         <IconButton
           icon={Copy}
           name={`Copy ${label.toLowerCase()} of the ${name.toLowerCase()}`}
