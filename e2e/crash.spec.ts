@@ -125,7 +125,7 @@ test('the browser killed while it starts for the first time starts whole the nex
     const next = await startBrowser(profile, args);
     await next.page.goto(`${baseURL}/posts`);
     // The heading's row, and one for each post of the demo.
-    await expect(next.page.getByRole('table', { name: 'Posts' }).getByRole('row')).toHaveCount(29);
+    await expect(next.page.getByRole('table', { name: 'Posts' }).getByRole('row')).toHaveCount(30);
     await next.kill();
     rmSync(profile, { recursive: true, force: true });
   }

@@ -7,13 +7,11 @@
  */
 export { type CampaignTags, withCampaign } from './campaign.ts';
 export { MAX_THREAD, MIN_THREAD, reuse } from './compose.ts';
-export { hashtagsOf } from './hashtags.ts';
 export { type NotInPost, PostIndex } from './held.ts';
 export { MESSAGE_LIMITS, type MessageLimit, messageLength } from './limits.ts';
 export { type Letter, type LetterItem, letterHtml, letterText } from './newsletter.ts';
 export {
   defaultReuseWishes,
-  REUSE_KINDS,
   type ReusedPart,
   type ReuseFrom,
   type ReuseKind,

@@ -13,12 +13,10 @@
  * `comparable` and `fidelity` trace a text back to what was said, `fidelity-account` a whole draft; `unspoken` tells which words of
  * a phrase nobody said, and where the speaker came near.
  */
-export { atSecond, chapterLines, chaptersOf, withChapters } from './chapters.ts';
+export { chaptersOf, withChapters } from './chapters.ts';
 export type { LeftWhy } from './disfluencies.ts';
 export {
-  fidelityOf,
   type OriginCounts,
-  originCounts,
   SpokenIndex,
   type TracedWord,
   type WordOrigin,

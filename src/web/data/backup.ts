@@ -52,6 +52,9 @@ export interface Restored {
 /** How a backup goes in: beside what is here, or in its place. */
 export type RestoreMode = 'merge' | 'replace';
 
+/** Files are shared by their content; recordings are in no backup, and the writer's own. */
+const STAYS = new Set(['blobs', 'recordings']);
+
 /**
  * Puts a backup in, all or nothing: instead of what is here, or merged with it (of every row on both sides the newer
  * stays, and of a post the other is kept as a version). Answers what it did and which rows it changed, for the way back.
@@ -81,7 +84,7 @@ export async function restoreBackup(
     withReplacedRows(async () => {
       const revisions = new Map((await db.posts.toArray()).map((row) => [row.id, row.revision]));
       if (mode === 'replace')
-        await Promise.all(db.tables.filter(({ name }) => name !== 'blobs').map((table) => table.clear()));
+        await Promise.all(db.tables.filter(({ name }) => !STAYS.has(name)).map((table) => table.clear()));
       await db.blobs.bulkPut(blobs);
       const { kept, data } = await mergedBackup(backup.data, revisions, now);
       for (const name of BACKUP_TABLES) await db.table(name).bulkPut(data[name]);

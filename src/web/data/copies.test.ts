@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { emptyFields, readMarkdown } from '../../core/draft/index.ts';
 import { bareKeyword } from '../../core/research/index.ts';
+import { defaultReuseWishes } from '../../core/reuse/index.ts';
 import { changeBrief, keepGenerations } from './briefs.ts';
 import { keepCopy, keptCopies, newestCopyAsBackup, restoreCopy, writeIntoFolder } from './copies.ts';
 import { database, openDatabase } from './database.ts';
@@ -12,9 +13,11 @@ import { addToList } from './lists.ts';
 import { writePerformanceRows } from './performance-chunks.ts';
 import { keepPicture } from './picture-store.ts';
 import { addPost, setDeleted } from './posts.ts';
+import { addReuse } from './reuses.ts';
 import { addPages, ensureSite } from './sites.ts';
 import { addStudy } from './studies.ts';
 import { pageRowOf } from './study-pages.ts';
+import { keepTalk } from './talks.ts';
 import { setTick } from './ticks.ts';
 import { keepVersion } from './versions.ts';
 
@@ -30,7 +33,7 @@ const source = { name: 'Figures', date: '2026-11-01' };
 async function everything(): Promise<Record<string, unknown[]>> {
   const all: Record<string, unknown[]> = {};
   for (const table of database().tables) {
-    if (table.name === 'scores' || table.name === 'blobs') continue;
+    if (['scores', 'blobs', 'recordings'].includes(table.name)) continue;
     all[table.name] = (await table.toArray()).map((row: object) => ({ ...row, revision: 0, stamp: 0 }));
   }
   return all;
@@ -100,6 +103,31 @@ beforeEach(async () => {
   await keepGenerations([
     { siteId, postId: 'a', at: NOW, recipe: 'brief', title: 'Brief', input: 'x', output: 'Words.' },
   ]);
+  await keepTalk({
+    postId: 'a',
+    siteId,
+    name: 'tide.vtt',
+    at: NOW,
+    form: 'WebVTT',
+    cues: [{ start: 0, end: 1.5, speaker: 'Tom', text: 'um the tide', turn: true, times: [[3, 0.5]] }],
+    address: '',
+    kind: 'video',
+    title: '',
+  });
+  await addReuse({
+    id: 'r',
+    siteId,
+    postId: 'a',
+    kind: 'newsletter',
+    made: NOW,
+    wishes: defaultReuseWishes(),
+    parts: [{ head: 'Tides', text: 'The tide turns.', from: ['The tide turns.'] }],
+    tags: [['utm_source', 'letter']],
+    sent: [{ channel: 'Newsletter', how: 'recorded', at: NOW }],
+    planned: '2026-12-20',
+    letter: { subject: 'Tides', opening: '', closing: '', posts: ['a'] },
+    links: [''],
+  });
 });
 
 describe('a copy kept beside the database', () => {

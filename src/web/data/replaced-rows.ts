@@ -20,8 +20,8 @@ interface ReplacedRow {
 /** What a step that replaces much changed: by table, by the row's key in JSON. */
 export type ReplacedRows = Map<string, Map<string, ReplacedRow>>;
 
-/** Scores are computed anew; files are shared by their content and go with the next tidying. */
-const LEFT_OUT = new Set(['scores', 'blobs']);
+/** Scores are computed anew; files are shared by their content and go with the next tidying; recordings are in no backup, so none takes them. */
+const LEFT_OUT = new Set(['scores', 'blobs', 'recordings']);
 
 const tables = () => database().tables.filter(({ name }) => !LEFT_OUT.has(name));
 

@@ -1,0 +1,71 @@
+import 'fake-indexeddb/auto';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { database, openDatabase } from './database.ts';
+import { removePosts } from './posts.ts';
+import { withReplacedRows } from './replaced-rows.ts';
+import { changeTalk, keepRecording, keepTalk, recordingOf, removeTalk, talkOf } from './talks.ts';
+
+const TALK = {
+  postId: 'a',
+  siteId: 's',
+  name: 'tide.vtt',
+  at: '2026-11-30T08:00:00Z',
+  form: 'WebVTT' as const,
+  cues: [{ start: 0, end: 1, speaker: '', text: 'the tide' }],
+  address: '',
+  kind: 'video' as const,
+  title: '',
+};
+const RECORDING = { postId: 'a', siteId: 's', name: 'tide.mp3', blob: new Blob(['sound']) };
+
+beforeEach(async () => {
+  openDatabase('talks');
+  await Promise.all(database().tables.map((table) => table.clear()));
+});
+
+describe('the talk of a post', () => {
+  it('can be replaced, and comes back', async () => {
+    expect(await talkOf('a')).toBeUndefined();
+    await keepTalk(TALK);
+    const takeBack = await keepTalk({ ...TALK, name: 'other.srt' });
+    expect((await talkOf('a'))?.name).toBe('other.srt');
+    await takeBack();
+    expect((await talkOf('a'))?.name).toBe('tide.vtt');
+  });
+  it('is changed from how it stands: two fields at once lose nothing', async () => {
+    await keepTalk(TALK);
+    await Promise.all([
+      changeTalk('a', { title: 'Tides' }),
+      changeTalk('a', { address: 'https://t.example/' }),
+    ]);
+    expect(await talkOf('a')).toMatchObject({ title: 'Tides', address: 'https://t.example/' });
+    await changeTalk('nobody', { title: 'x' });
+    expect(await database().talks.count()).toBe(1);
+  });
+  it('goes with its recording, and both come back', async () => {
+    await keepTalk(TALK);
+    await keepRecording(RECORDING);
+    const takeBack = await removeTalk('a');
+    expect([await talkOf('a'), await recordingOf('a')]).toEqual([undefined, undefined]);
+    await takeBack();
+    expect((await recordingOf('a'))?.name).toBe('tide.mp3');
+    expect((await talkOf('a'))?.name).toBe('tide.vtt');
+  });
+  it('goes and comes back with its post', async () => {
+    await keepTalk(TALK);
+    await keepRecording(RECORDING);
+    const back = await removePosts(['a']);
+    expect(await database().talks.count()).toBe(0);
+    expect(await database().recordings.count()).toBe(0);
+    await back();
+    expect([await database().talks.count(), await database().recordings.count()]).toEqual([1, 1]);
+  });
+});
+
+describe('a recording', () => {
+  it('is taken by no step that replaces everything else', async () => {
+    await keepRecording(RECORDING);
+    const { replaced } = await withReplacedRows(async () => {});
+    expect([...replaced.keys()]).not.toContain('recordings');
+  });
+});
