@@ -20,7 +20,7 @@ export type LeftWhy =
   /** A "yeah" of somebody who listens. */
   | 'listening';
 
-const HESITATION = /^(?:u+[hm]+|e+r+m*|a+h+|e+h+|h+m+|m+|mm+-?hm+|uh-?huh|oh+)$/;
+const HESITATION = /^(?:u+[hm]+|e+r+m*|a+h+|e+h+|h+m+|mm+|mm+-?hm+|uh-?huh|oh+)$/;
 /** Runs of words that fill, with what may not stand in front or behind for them to be filling. */
 interface Filler {
   words: readonly string[];
@@ -42,7 +42,10 @@ const IT_DOES =
   /^(?:it|that|this) (?:\w+ly |always |never |just |really |only )?(?:is|was|has|will|can|does|costs?|works?|takes?|gets?|goes|makes?|needs?|depends|comes|helps?|looks?|feels?|always does|never does)\b/;
 
 const FILLERS: readonly Filler[] = [
-  filler('so yeah'),
+  filler('so yeah', {
+    notAfter:
+      /^(?:think|hope|say|said|says|guess|told|do|did|does|is|was|even|or|believe|suppose|if|just|more)$/,
+  }),
   filler('and yeah'),
   filler('you know what i mean'),
   filler('if you know what i mean'),
@@ -105,7 +108,7 @@ const CLAUSE_BEGINS =
 
 /** What is often said twice and meant so. */
 const DOUBLED = new Set(
-  'had that very really so no yes bye far far long many again never more big much out in on over two three ha there now come go well too'.split(
+  'had that very really so no yes bye far far long many again never more big much out in on over two three ha la knock there now come go well too'.split(
     ' ',
   ),
 );
@@ -233,6 +236,8 @@ function markFillers(marking: Marking): void {
         const goesOn = `${marking.form(after)} ${marking.form(marking.next(after + 1))} ${marking.form(marking.next(marking.next(after + 1) + 1))}`;
         if (notBefore?.test(marking.form(after)) && !but?.test(goesOn) && !/[,;.]/.test(words[to - 1].after))
           continue;
+        // "the profitable kind of energy" names a kind.
+        if (run.at(-1) === 'of' && before > 0 && isDeterminer(marking.form(marking.before(before)))) continue;
         // "sort of" at an end asks for what it is a sort of.
         if (run.at(-1) === 'of' && /[.!?]/.test(words[to - 1].after)) continue;
       }
@@ -500,6 +505,10 @@ function isBegunAnew(marking: Marking, from: number, last: number, next: number)
     /^(?:if|when|because|so)$/.test(first) && /^(?:you|it)$/.test(end) && marking.next(from + 1) === last;
   if (!OPEN_END.test(end) && !onlyWho && last !== from) return false;
   const again = marking.form(next);
+  // "any of it, not any of it": only what does something is begun anew.
+  const follows = marking.form(marking.next(next + 1));
+  const acts = isVerbForm(follows) || /n't$|^(?:just|really|never|always|also|\w+ly)$/.test(follows);
+  if (/^(?:it|you|that)$/.test(again) && !acts) return false;
   // "the first thing I do is I let": what is named follows.
   if (/^(?:is|was)$/.test(end) && last !== from)
     return first === again && /^(?:it|that|there|this)$/.test(first);

@@ -10,7 +10,7 @@ export type SpokenSentence = readonly number[];
 /** A transcript with a mark at an end in so many words has marks of its own. */
 const MARKED = 1 / 45;
 const ENDS = /[.!?…。！？]["”’)\]]*$/;
-const ABBREVIATION = /^(?:mr|mrs|ms|dr|st|vs|etc|e\.?g|i\.?e|approx|no|fig)$/;
+const ABBREVIATION = /^(?:mr|mrs|ms|dr|st|vs|etc|e\.?g|i\.?e|approx|fig)$/;
 
 /** Whether a transcript has stops of its own. */
 export const isMarked = (words: readonly SpokenWord[]): boolean =>
@@ -346,7 +346,7 @@ function byMarks(words: readonly SpokenWord[], kept: readonly number[]): SpokenS
       }
       for (let between = last + 1; between <= index; between++) if (words[between].turn) ends = true;
       const isLower = /^\p{Ll}/u.test(words[index].text) && !words[index].turn;
-      const lone = /^(?:\.{2,}|…)/.test(words[last].after) && isLower;
+      const lone = /^(?:\.{2,}|…)/.test(words[last].after) && isLower && index === last + 1;
       if (ends && !lone) {
         out.push(open);
         open = [];

@@ -35,7 +35,7 @@ const WORD_SECONDS = 0.45;
 /** A silence that is only reckoned from the pace counts when it is longer. */
 const RECKONED = 1.5;
 
-const OPENS = /[([{"“‘«¿¡]+$/u;
+const OPENS = /[([{"“‘«¿¡£$€#@]+$/u;
 const NO_TIMES: readonly (readonly [number, number])[] = [];
 
 /** Seconds at which the text of a cue has been said: told, or up to the next cue, or by the pace. */
