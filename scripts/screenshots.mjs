@@ -125,11 +125,17 @@ async function continuing(page) {
   await place.getByText(/the score would be/).waitFor();
 }
 
-/** The titles of a guided start. */
-async function guided(page) {
-  await page.getByRole('button', { name: /^2 Title/ }).click();
-  await page.getByRole('button', { name: 'Suggest five titles' }).click();
-  await page.getByText('made without a model').waitFor();
+/** A talk beside its post, the first words in hand that nobody said. */
+async function withTalk(page) {
+  await page.getByRole('status', { name: 'Fidelity' }).waitFor();
+  await page.getByRole('button', { name: 'Added: the next one' }).click();
+}
+
+/** What was made of a post: the letter, or the thread. */
+async function madeOf(page, name) {
+  const made = page.getByRole('list', { name: 'What was made' });
+  await made.getByRole('button', { name }).click();
+  await page.getByRole('region', { name: /^(?:Thread|Newsletter)$/ }).waitFor();
 }
 
 /** A pattern of the house among those that come along. */
@@ -157,16 +163,10 @@ const VIEWS = [
   { file: 'ideas', path: '/ideas', bare: true, before: withIdeas },
   { file: 'posts', path: '/posts' },
   { file: 'write', path: `/posts/${POST}/write` },
-  {
-    file: 'write-dark',
-    path: `/posts/${POST}/write`,
-    dark: true,
-    before: (page) => page.getByLabel('Order').selectOption('points'),
-  },
+  { file: 'talk', path: '/posts/demo-pre-tour-bike-check/talk', before: withTalk },
   { file: 'study', path: '/posts/demo-waterproof-panniers/study', before: withPage },
   { file: 'outline', path: '/posts/demo-waterproof-panniers/study', before: withProposals },
   { file: 'help', path: '/posts/demo-bike-tour-with-kids/write', before: continuing },
-  { file: 'start', path: '/posts/demo-bike-tour-with-kids/start', before: guided },
   { file: 'patterns', path: '/rules/patterns', bare: true, before: ownPattern },
   {
     file: 'voices',
@@ -174,13 +174,9 @@ const VIEWS = [
     bare: true,
     before: (page) => page.getByText('Half of 430').waitFor(),
   },
-  {
-    file: 'history',
-    path: '/history?post=demo-bike-tour-packing-list',
-    bare: true,
-    before: (page) => page.getByRole('list', { name: 'Texts' }).getByRole('button').nth(2).click(),
-  },
   { file: 'release', path: '/posts/demo-wild-camping-by-bike/release' },
+  { file: 'thread', path: '/posts/demo-bicycle-ferry/reuse', before: (page) => madeOf(page, /^Thread/) },
+  { file: 'newsletter', path: '/posts/demo-bicycle-ferry/reuse', before: (page) => madeOf(page, /^Newsletter(?! blurb)/) },
   { file: 'review', path: `/posts/${POST}/release`, before: withComments },
   { file: 'blog', blog: true, path: '/', bare: true },
   { file: 'reading', path: '/posts/demo-bike-tour-packing-list/reading', before: asReadersSee },
@@ -208,11 +204,11 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 const named = process.argv.slice(2);
-for (const { file, path, dark, bare, blog, before } of VIEWS) {
+for (const { file, path, bare, blog, before } of VIEWS) {
   if (named.length > 0 && !named.includes(file)) continue;
   const context = await browser.newContext({
     viewport: { width: 1280, height: 800 },
-    colorScheme: dark ? 'dark' : 'light',
+    colorScheme: 'light',
     reducedMotion: 'reduce',
   });
   const page = await context.newPage();
