@@ -1,5 +1,4 @@
 import type { Block, Draft } from '../draft/index.ts';
-import { isTelling, type LeftWhy } from './disfluencies.ts';
 import {
   fidelityOf,
   type OriginCounts,
@@ -7,6 +6,8 @@ import {
   type SpokenIndex,
   type TracedWord,
 } from './fidelity.ts';
+import type { LeftWhy } from './marking.ts';
+import { isTelling } from './telling.ts';
 
 /** Words of a draft that nobody said, in one run. */
 export interface AddedRun {

@@ -1,7 +1,7 @@
 import { baseForm, isFunctionWord } from '../language/index.ts';
 import { anyOf } from './any-of.ts';
 import { type ComparableWord, comparableWords } from './comparable.ts';
-import type { LeftWhy } from './disfluencies.ts';
+import type { LeftWhy } from './marking.ts';
 import { sentencesWithin } from './sentences-within.ts';
 import type { SpokenWord } from './spoken-words.ts';
 

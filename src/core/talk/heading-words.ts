@@ -1,6 +1,6 @@
 import { baseForm, isAuxiliary, isDeterminer, isStopWord, partOfSpeech, stem } from '../language/index.ts';
 import { anyOf } from './any-of.ts';
-import { isTelling } from './disfluencies.ts';
+import { isTelling } from './telling.ts';
 
 /** What a word may be in a heading. */
 export interface HeadingWord {

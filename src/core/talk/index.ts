@@ -3,8 +3,8 @@
  *
  * In reading order: `transcript` is the model; `read-transcript` reads any form of it over `subtitle-cues` (WebVTT, SRT),
  * `stamped-lines` (times as they are copied), `speakers` and `rolling` (captions that roll). `spoken-words` are its words with
- * their times; `disfluencies` tells which of them no written text has, `spoken-sentences` parts the rest into sentences (by rules, by
- * `sentence-begin`, which was learned from prose, and by what is heard), `written-out` gives them capitals and stops. `sections`
+ * their times; `disfluencies` tells which of them no written text has (a `marking` on which `fillers` and `restarts` go to work),
+ * `spoken-sentences` parts the rest into sentences (by `sentence-rules`, by `sentence-begin`, which was learned from prose, and by what is heard), `written-out` gives them capitals and stops. `sections`
  * parts them by their vocabulary with the help of `turns-of-talk`; `section-heading` finds words of the speaker to stand above each,
  * `enumerations` what was counted. `written-talk` puts it together.
  *
@@ -14,7 +14,6 @@
  * a phrase nobody said, and where the speaker came near.
  */
 export { chaptersOf, withChapters } from './chapters.ts';
-export type { LeftWhy } from './disfluencies.ts';
 export {
   type OriginCounts,
   SpokenIndex,
@@ -28,6 +27,7 @@ export {
   type LeftOutRun,
   type SectionFidelity,
 } from './fidelity-account.ts';
+export type { LeftWhy } from './marking.ts';
 export { readTranscript } from './read-transcript.ts';
 export { type SpokenWord, spokenWords } from './spoken-words.ts';
 export { type TalkDraftWishes, talkDraft, transcriptFold } from './talk-draft.ts';

@@ -1,7 +1,8 @@
-import { baseForm, isAuxiliary, isDeterminer, partOfSpeech } from '../language/index.ts';
+import { baseForm, isAuxiliary, partOfSpeech } from '../language/index.ts';
 import { anyOf } from './any-of.ts';
-import type { LeftWhy } from './disfluencies.ts';
+import type { LeftWhy } from './marking.ts';
 import { sentenceBegin } from './sentence-begin.ts';
+import { AUX_START, isNoun, isVerb, worded } from './sentence-rules.ts';
 import type { SpokenWord } from './spoken-words.ts';
 
 /** A sentence of a talk: the indices of its words that stay, in order. */
@@ -15,39 +16,6 @@ const ABBREVIATION = /^(?:mr|mrs|ms|dr|st|vs|etc|e\.?g|i\.?e|approx|fig)$/;
 /** Whether a transcript has stops of its own. */
 export const isMarked = (words: readonly SpokenWord[]): boolean =>
   words.filter(({ after }) => ENDS.test(after)).length >= words.length * MARKED;
-
-const CLAUSE_OPEN =
-  /^(?:that|if|when|because|think|know|knew|say|said|says|where|what|how|which|who|and|but|so|or|than|as|like|mean|believe|sure|until|till|before|after|while|whatever|whenever|wherever|thing|things|way|time|once|unless|though|although|hope|guess|suppose|bet|see|feel|wish|tell|told|show|everything|anything|something|all|places?|day|moment|reason|is|are|was|were|do|does|did|can|could|will|would|should|have|had|has|might|must|may|maybe|perhaps|cause|cos|whether|why|let|makes?|made|help|helps|means|needs?|wants?|far|much|many|then|now|always|also|just|even|only)$/;
-const PRONOUN = anyOf(
-  "i i'm i've i'd i'll you you're you've you'll you'd we we're we've we'll we'd it it's it'll he he's she she's they they're they've they'll that's there's there here's let's everyone everybody nobody people somebody",
-);
-const PREPOSITION = anyOf(
-  'of in on with for at to from by into onto over under about between through without around against near behind beside inside outside across along off up down out per via toward towards than as or which who whose whom',
-);
-const OPEN_END = anyOf(
-  "the a an to of for with at from by and or but so because cause if when which who my your our their his its every each is are was were am be been i'm you're we're they're he's she's can could should would will must may might do does don't doesn't didn't can't won't i we they he she gonna wanna i've we've you've they've i'd you'd we'd i'll you'll we'll they'll very really quite too as than into onto per not have has had some any no more most such same let let's maybe between what where how why whether while until unless although though only about said says say",
-);
-const GOOD_END = anyOf(
-  'it that them there here too well again you me us him her one ones way all enough away together anyway fine ready done today tomorrow day time times thing things everything nothing anything something home',
-);
-const NUMBER =
-  /^(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty|hundred|\d[\d.,]*)$/;
-const UNIT = anyOf('thousand million dozen percent per');
-const FIRSTS = anyOf(
-  'first firstly second secondly third thirdly fourth fifth finally lastly next also anyway meanwhile however otherwise instead remember imagine yes no thanks thank welcome please',
-);
-const AUX_START = anyOf('is are do does did can could will would should have has');
-const ASKS = anyOf("what how why where who when what's how's where's who's which");
-
-const isVerb = (form: string): boolean => {
-  if (isAuxiliary(form) || /'(?:s|re|m|ll|ve|d|t)$/.test(form)) return true;
-  const part = partOfSpeech(form);
-  return part === 'v' || part === 'm' || part === 'o' || /(?:ed|ing|tten|ken)$/.test(form);
-};
-const isNoun = (form: string): boolean => {
-  const part = partOfSpeech(form);
-  return part === undefined || part === 'n' || part === 'm';
-};
 
 /** What silence, speakers and marks say of a sentence's beginning at a word: above 0 for, below against. */
 function heard(words: readonly SpokenWord[], kept: readonly number[], at: number): number {
@@ -69,152 +37,6 @@ function heard(words: readonly SpokenWord[], kept: readonly number[], at: number
 
 /** Another speaker begins a sentence whatever else. */
 const SURE = 100;
-
-/** What the words say of a sentence's beginning at one of them, by rules of spoken English. */
-function worded(words: readonly SpokenWord[], kept: readonly number[], at: number): number {
-  const before = words[kept[at - 1]].form;
-  const here = words[kept[at]].form;
-  const after = words[kept[at + 1]]?.form ?? '';
-  let score = -2.4;
-  if (OPEN_END.test(before)) score -= 6;
-  else if (isDeterminer(before) && !/^(?:that|this|these|those|her|some|another|any)$/.test(before))
-    score -= 6;
-  const opens = CLAUSE_OPEN.test(before) || /'(?:s|re)$/.test(before);
-  // A number is not parted.
-  if (NUMBER.test(before) && (NUMBER.test(here) || UNIT.test(here))) score -= 20;
-  else if (here === 'so' && !/^(?:that|much|many|far|long|little)$/.test(after)) score += opens ? 0.8 : 2.6;
-  else if (here === 'now') score += isAuxiliary(before) || before === 'right' || before === 'and' ? -2 : 1.8;
-  else if (here === 'but') score += 2;
-  else if (here === 'and')
-    score +=
-      PRONOUN.test(after) ||
-      /^(?:then|so|if|when|that|the|what|now|this|don't|my|in|for|by|actually|finally|these|how|your|our)$/.test(
-        after,
-      )
-        ? 1.7
-        : -0.6;
-  else if (here === 'then') score += opens ? -1 : 1;
-  else if (here === 'because' || here === 'cause') score -= 0.6;
-  else if (
-    ASKS.test(here) &&
-    (AUX_START.test(after) || /'s$/.test(here)) &&
-    !opens &&
-    !PREPOSITION.test(before)
-  )
-    score += 2.6;
-  else if (ASKS.test(here) && here !== 'when')
-    score += before === 'so' || PRONOUN.test(before) || isVerb(before) ? -2 : 0.3;
-  else if (/^(?:if|when|once|whenever|unless)$/.test(here)) score += opens ? -1.5 : 1.1;
-  else if (FIRSTS.test(here)) score += isDeterminer(before) || opens ? -2 : 1.6;
-  else if (PRONOUN.test(here))
-    score +=
-      opens ||
-      (MAY_BE_OBJECT.test(here) &&
-        !isVerb(after) &&
-        !/^(?:never|always|just|really|also|still|only|then|probably|usually|often|actually|\w+ly)$/.test(
-          after,
-        )) ||
-      isRelative(words, kept, at)
-        ? here === 'it'
-          ? -8
-          : -2.5
-        : isPlainObject(before)
-          ? 2.1
-          : 1.5;
-  else if (here === 'whether') score -= 3;
-  else if (/^(?:okay|ok|alright|anyway)$/.test(here)) score += isAuxiliary(before) || isVerb(before) ? -1 : 3;
-  else if (/^(?:this|these|that)$/.test(here))
-    score +=
-      opens || isVerb(before) ? -1.5 : here !== 'that' && (isAuxiliary(after) || isVerb(after)) ? 1.6 : 0;
-  else if (
-    here === 'the' &&
-    /^(?:first|second|third|next|last|other)$/.test(after) &&
-    /^(?:thing|one|question|part|point|step)$/.test(words[kept[at + 2]]?.form ?? '')
-  )
-    score += opens && !/^(?:go|now|then)$/.test(before) ? -1 : 3;
-  else if (isDeterminer(here))
-    score +=
-      opens || isVerb(before) || PREPOSITION.test(before) || isGivenTo(words, kept, at)
-        ? -1.5
-        : /^(?:first|second|third|next|last|other|thing|main|best|problem|point|trick|answer|reason|good|same)$/.test(
-              after,
-            )
-          ? 2
-          : 0.6;
-  else if (/^(?:don't|never|always)$/.test(here))
-    score += PRONOUN.test(before) || opens || /s$/.test(after) ? -2 : 1.6;
-  else if (/^(?:up|down|off|out|back|over|away|enough|too|either|again)$/.test(here)) score -= 3;
-  else if (isOrder(here, after))
-    score +=
-      opens ||
-      PRONOUN.test(before) ||
-      isAuxiliary(before) ||
-      /^(?:to|never|always|not|usually|often)$/.test(before) ||
-      isLet(words, kept, at)
-        ? -2
-        : isVerb(before) && !isNoun(before)
-          ? 0.4
-          : 1.8;
-  else if (here === 'do' && after === 'you' && words[kept[at + 2]]?.form === 'think') score -= 4;
-  else if (AUX_START.test(here) && PRONOUN.test(after) && !PRONOUN.test(before) && !opens) score += 1.4;
-  else if (isAuxiliary(here)) score -= 2.5;
-  else if (PREPOSITION.test(here))
-    score -= PREPOSITION.test(before)
-      ? 3
-      : /^(?:in|for|on|at|with|from)$/.test(here) && !isVerb(before)
-        ? 0.9
-        : 2.5;
-  else if (partOfSpeech(here) === 'v')
-    score += isNoun(before) && !PRONOUN.test(before) && !opens ? 0.2 : -1.2;
-  else if (isNoun(here)) score -= NUMBER.test(before) ? 3 : isNoun(before) ? 1.6 : 1.2;
-  else score -= 1;
-  if (GOOD_END.test(before)) score += 0.8;
-  if (partOfSpeech(before) === 'v' && !/(?:ed|s)$/.test(before)) score -= 0.6;
-  if (partOfSpeech(before) === 'a') score -= 0.2;
-  return score;
-}
-
-/** Pronouns that may also be what a verb does something to. */
-const MAY_BE_OBJECT = anyOf('it you everyone everybody nobody people somebody');
-
-/** "the best road I know", "everything you need": what follows belongs to the noun. */
-function isRelative(words: readonly SpokenWord[], kept: readonly number[], at: number): boolean {
-  for (let back = 1; back <= 4 && at - back >= 0; back++) {
-    const { form } = words[kept[at - back]];
-    if (
-      /^(?:best|worst|only|every|everything|anything|nothing|most|all|few|something)$/.test(form) ||
-      /[^s]est$/.test(form)
-    )
-      return true;
-    if (isAuxiliary(form)) return false;
-  }
-  return false;
-}
-
-/** "gave me | a piece": the second of two objects. */
-const isGivenTo = (words: readonly SpokenWord[], kept: readonly number[], at: number): boolean =>
-  at >= 2 &&
-  /^(?:me|us|you|him|her|them|it)$/.test(words[kept[at - 1]].form) &&
-  /^(?:g[ia]ve[sn]?|giving|shows?|showed|tells?|told|bought|buys?|makes?|made|costs?|brings?|brought|sends?|sent|lends?|lent|saves?|saved|calls?|called)$/.test(
-    words[kept[at - 2]].form,
-  );
-
-/** Whether a word tells somebody to do something: a verb's plain form with what it is done to. */
-const isOrder = (form: string, after: string): boolean =>
-  /^[vm]$/.test(partOfSpeech(form) ?? '') &&
-  !/(?:s|ed|ing)$/.test(form) &&
-  /^(?:the|a|an|your|it|them|him|her|me|us|my|this|these|every|each|some|two|one|three|all|out|off|up|on|at|for|back|down|around|over|in|with|sure|to|as|if|before|how|what|where)$/.test(
-    after,
-  );
-
-/** "let the wind do": the verb belongs to what came before. */
-function isLet(words: readonly SpokenWord[], kept: readonly number[], at: number): boolean {
-  for (let back = 2; back <= 3 && at - back >= 0; back++)
-    if (/^(?:let|makes?|made|help|helps)$/.test(words[kept[at - back]].form)) return true;
-  return false;
-}
-
-const isPlainObject = (form: string): boolean => GOOD_END.test(form) || /s$/.test(form);
 
 /** Words of the longest sentence that is looked for. */
 const LONGEST = 60;

@@ -1,7 +1,7 @@
 import { plainWords, stem, type WordBases } from '../language/index.ts';
 import { saying, stemsSaid, wantOf } from '../meaning/index.ts';
-import { isTelling } from './disfluencies.ts';
 import type { SpokenIndex } from './fidelity.ts';
+import { isTelling } from './telling.ts';
 import type { TalkSentence } from './written-talk.ts';
 
 /** A place of the talk where the speaker came near a phrase. */

@@ -1,12 +1,14 @@
 import { stem } from '../language/index.ts';
 import { gistOf } from '../writing/index.ts';
-import { disfluencies, isTelling, type LeftWhy } from './disfluencies.ts';
+import { disfluencies } from './disfluencies.ts';
 import { countedItems } from './enumerations.ts';
 import { HeadingWords } from './heading-words.ts';
+import type { LeftWhy } from './marking.ts';
 import { type HeadingSource, sectionHeading, sectionWeights } from './section-heading.ts';
 import { sectionStarts } from './sections.ts';
 import { type SpokenSentence, spokenSentences } from './spoken-sentences.ts';
 import { type SpokenWord, spokenWords } from './spoken-words.ts';
+import { isTelling } from './telling.ts';
 import type { Transcript } from './transcript.ts';
 import { turnOfTalk } from './turns-of-talk.ts';
 import { type KnownNames, WrittenOut } from './written-out.ts';
