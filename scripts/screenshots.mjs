@@ -176,7 +176,11 @@ const VIEWS = [
   },
   { file: 'release', path: '/posts/demo-wild-camping-by-bike/release' },
   { file: 'thread', path: '/posts/demo-bicycle-ferry/reuse', before: (page) => madeOf(page, /^Thread/) },
-  { file: 'newsletter', path: '/posts/demo-bicycle-ferry/reuse', before: (page) => madeOf(page, /^Newsletter(?! blurb)/) },
+  {
+    file: 'newsletter',
+    path: '/posts/demo-bicycle-ferry/reuse',
+    before: (page) => madeOf(page, /^Newsletter(?! blurb)/),
+  },
   { file: 'review', path: `/posts/${POST}/release`, before: withComments },
   { file: 'blog', blog: true, path: '/', bare: true },
   { file: 'reading', path: '/posts/demo-bike-tour-packing-list/reading', before: asReadersSee },
