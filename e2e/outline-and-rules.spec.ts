@@ -37,12 +37,6 @@ test('an outline is made by keyboard, put into the draft and read back', async (
   await expect(page.getByLabel('Note on heading 1')).toHaveValue('pump, levers, tube');
 });
 
-test('Reuse says what will be there', async ({ page }) => {
-  await openPost(page, /Tide table/);
-  await goTo(page, 'Reuse');
-  await expect(page.getByText(/thread, a short update or a newsletter/)).toBeVisible();
-});
-
 test('the meta title pattern of the house moves every listing, and the demo can be reset', async ({
   page,
 }) => {
