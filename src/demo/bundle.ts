@@ -155,6 +155,7 @@ function demoReuses(posts: readonly { row: PostRow; draft: Draft }[], baseAddres
     author: fields.author,
   };
   const base = { siteId: SITE_ID, postId: post.row.id, made: MADE, changed: MADE, sent: [], planned: '' };
+  // The thread was made last: it is what one comes back to.
   const make = (kind: ReuseKind, more: Partial<ReuseRow> = {}): ReuseRow => {
     const wishes = { ...defaultReuseWishes(), ...more.wishes };
     const tags = more.tags ?? [];
@@ -171,6 +172,7 @@ function demoReuses(posts: readonly { row: PostRow; draft: Draft }[], baseAddres
   };
   return [
     make('thread', {
+      made: '2026-11-16T09:20:00Z',
       tags: [['utm_source', 'messages']],
       sent: [{ channel: 'Short messages', how: 'recorded', at: '2026-11-17T08:30:00Z' }],
     }),

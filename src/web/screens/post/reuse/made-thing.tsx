@@ -25,7 +25,7 @@ import { GoingOut } from './going-out.tsx';
 import { KIND_NAMES } from './kinds.ts';
 import { LetterFields } from './letter-fields.tsx';
 import { PartField } from './part-field.tsx';
-import { fromOf } from './use-made.ts';
+import { addressOf, fromOf } from './use-made.ts';
 import { WishesRow } from './wishes-row.tsx';
 
 const quoted = (text: string) => `"${text.replaceAll('"', '""')}"`;
@@ -124,11 +124,7 @@ export function MadeThing({
       text: fields.excerpt || fields.metaDescription,
       from: [],
     };
-    const path =
-      loaded.row.release?.url ??
-      (site.baseAddress && fields.slug
-        ? `${site.baseAddress.replace(/\/$/, '')}${site.addressPattern.replace('{slug}', fields.slug)}`
-        : '');
+    const path = addressOf(site, fields.slug, loaded.row.release);
     change(({ parts, letter: own, links }) => ({
       parts: [...parts, part],
       ...(own ? { letter: { ...own, posts: [...own.posts, postId] } } : {}),

@@ -3,7 +3,7 @@ import { postPath } from '../../../../core/listing/index.ts';
 import type { ReuseFrom } from '../../../../core/reuse/index.ts';
 import { withCampaign } from '../../../../core/reuse/index.ts';
 import { database } from '../../../data/database.ts';
-import type { SiteRow } from '../../../data/post-rows.ts';
+import type { PostRelease, SiteRow } from '../../../data/post-rows.ts';
 import type { ReuseRow } from '../../../data/reuse-rows.ts';
 import { reusesOf } from '../../../data/reuses.ts';
 import { attempt } from '../../../state/attempt.ts';
@@ -17,16 +17,24 @@ import { talkWorker } from '../../../workers/talk-client.ts';
 export const useMade = (session: PostSession): ReuseRow[] | undefined =>
   useLiveQuery(() => reusesOf(session.siteId, session.id), [session]);
 
-/** Where readers find a post: where it was sent to, else where it will stand. */
+/** An address that nobody else can open. */
+const IS_LOCAL = /^https?:\/\/(?:localhost|127\.\d+\.\d+\.\d+|\[::1\])[:/]/;
+
+/** Where readers find a post: where it was sent to, unless only this machine can open that; else where it stands on the site. */
+export function addressOf(site: SiteRow, slug: string, release: PostRelease | undefined): string {
+  if (release && !release.withdrawn && release.url && !IS_LOCAL.test(release.url)) return release.url;
+  const path = postPath(site.addressPattern, slug);
+  return site.baseAddress && path ? `${site.baseAddress.replace(/\/$/, '')}${path}` : '';
+}
+
+/** The same of the post in hand, as it changes. */
 export function useAddress(session: PostSession, site: SiteRow): string {
   const slug = useAppSelector((state) => state.openPost.fields.slug);
   const release = useLiveQuery(
     async () => (await database().posts.get(session.id))?.release ?? null,
     [session],
   );
-  if (release && !release.withdrawn && release.url) return release.url;
-  const path = postPath(site.addressPattern, slug);
-  return site.baseAddress && path ? `${site.baseAddress.replace(/\/$/, '')}${path}` : '';
+  return addressOf(site, slug, release ?? undefined);
 }
 
 /** What is known of a post beside its text, with a link of its own. */
