@@ -61,6 +61,12 @@ test('a talk becomes a post in the speaker’s own words, and what is added late
     mimeType: 'text/vtt',
     buffer: Buffer.from('WEBVTT\n\nNOTE nothing'),
   });
+  await bring.getByLabel('Transcript file').setInputFiles({
+    name: 'talk.docx',
+    mimeType: 'application/zip',
+    buffer: Buffer.from([80, 75, 3, 4, 0, 0, 1, 2, 255, 254, 0, 7]),
+  });
+  await expect(bring.getByRole('alert')).toContainText(/^talk\.docx .*Save the transcript as/);
   await bring.getByRole('button', { name: 'Read the talk' }).click();
   await expect(bring.getByRole('alert')).toContainText(
     'empty.vtt: No spoken words were found in this WebVTT file.',

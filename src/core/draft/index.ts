@@ -87,7 +87,7 @@ export {
   recordingData,
   recordingsOf,
 } from './recordings.ts';
-export { safeHref } from './sanitise.ts';
+export { safeHref, TRANSCRIPT_FOLD } from './sanitise.ts';
 export { type Share, shareOf } from './share.ts';
 export { fieldsTakenBack, listTakenBack, type TakenBack } from './take-back.ts';
 export { aboveMore, draftedExcerpt } from './teaser.ts';

@@ -8,7 +8,7 @@ import { attribute, childElements, classNames, findElement, textOf } from './has
 import { collapse, EMBED, FEATURED, headFields, NEXT_STEP } from './head-fields.ts';
 import { parsePage } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
-import { keptSchema } from './sanitise.ts';
+import { keptSchema, TRANSCRIPT_FOLD } from './sanitise.ts';
 import { cellSpan, listStart } from './shape-numbers.ts';
 
 /** Page furniture by element: no part of a post's text outside an article; navigation nowhere. */
@@ -170,7 +170,8 @@ function element(el: Element, out: BlockCollector, drop: boolean): void {
   const inner = () => walk(el.children as RootContent[], out, drop && tag !== 'article');
   if (IGNORED.has(tag) || attribute(el, 'hidden') !== undefined) return;
   if (isFurniture(el, drop) || attribute(el, 'id') === 'footnote-label') return;
-  if (KEPT.has(tag)) return out.kept(...keptMarkup(el));
+  const isFold = tag === 'details' && classNames(el).includes(TRANSCRIPT_FOLD);
+  if (KEPT.has(tag) || isFold) return out.kept(...keptMarkup(el));
   if (tag === 'iframe') return out.framed(el);
   if (tag === 'br') return out.lineBreak();
   if (tag === 'img') return out.image(el);

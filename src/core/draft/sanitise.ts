@@ -3,6 +3,9 @@ import { defaultSchema } from 'rehype-sanitize';
 
 const embeddable = ['iframe', 'video', 'audio', 'source', 'track'];
 
+/** Class of the fold that holds the whole transcript of a talk: it goes with a post, and counts nowhere. */
+export const TRANSCRIPT_FOLD = 'transcript';
+
 /** What kept markup may hold: structure, text, embeds over http; nothing that runs. */
 export const keptSchema: Schema = {
   ...defaultSchema,
@@ -31,6 +34,8 @@ export const keptSchema: Schema = {
     track: ['src', 'kind', 'srcLang', 'label'],
     time: ['dateTime'],
     abbr: ['title'],
+    // The fold of a talk's transcript is known by it.
+    details: [['className', TRANSCRIPT_FOLD]],
   },
   protocols: { ...defaultSchema.protocols, src: ['http', 'https'], poster: ['http', 'https'] },
   clobberPrefix: '',

@@ -1,4 +1,5 @@
 import { type Draft, faqEntries } from '../draft/index.ts';
+import { sentencesIn } from '../writing/index.ts';
 import { hashtagsOf } from './hashtags.ts';
 import { fitted, messageLength } from './limits.ts';
 import { pointsOf, spreadPoints } from './points.ts';
@@ -185,7 +186,7 @@ function askedByHeadings(sentences: readonly PostSentence[]): ReusedPart[] {
 
 /** Questions with answers: those at the post's end, then those of its headings, then those asked in its text. */
 function questions({ draft, sentences }: Order): ReusedPart[] {
-  const atEnd = faqEntries(draft).map(({ question, answer }) => part(answer, [answer], question));
+  const atEnd = faqEntries(draft).map(({ question, answer }) => part(answer, sentencesIn(answer), question));
   const heads = new Set(atEnd.map(({ head }) => head));
   const byHeading = askedByHeadings(sentences).filter(({ head }) => !heads.has(head));
   const inText = sentences.flatMap(({ text }, at) => {

@@ -54,11 +54,6 @@ export class PostIndex {
 
   /** Sentences that a part was made from and that the post no longer has as they were. */
   gone({ from }: ReusedPart): string[] {
-    return from.filter((text) => !this.sentences.has(text) && !this.inAnswer(text));
-  }
-
-  /** An answer is several sentences in one. */
-  private inAnswer(text: string): boolean {
-    return text.split(/(?<=[.!?]) /).every((sentence) => this.sentences.has(sentence));
+    return from.filter((text) => !this.sentences.has(text));
   }
 }

@@ -1,13 +1,25 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { type Block, countingIds, type Draft, recordingData, recordingsOf } from '../draft/index.ts';
+import { blogEntry, emptyBlog, entryProperties, postPage } from '../blog/index.ts';
+import {
+  type Block,
+  countingIds,
+  type Draft,
+  emptyFields,
+  readHtml,
+  readMarkdown,
+  recordingData,
+  recordingsOf,
+  writeHtml,
+  writeMarkdownBody,
+} from '../draft/index.ts';
 import { HOSTILE_WORDS } from '../language/hostile-words.test-data.ts';
 import { Vocabulary, WordBases } from '../language/index.ts';
 import { chaptersOf, withChapters } from './chapters.ts';
 import { fidelityOf, originCounts, SpokenIndex } from './fidelity.ts';
 import { fidelityAccount } from './fidelity-account.ts';
 import { readTranscript } from './read-transcript.ts';
-import { talkDraft, transcriptFold } from './talk-draft.ts';
+import { isTranscriptFold, talkDraft, transcriptFold } from './talk-draft.ts';
 import { FORMS, TEST_TALKS, testTalk } from './test-talks.test-data.ts';
 import { unspoken } from './unspoken.ts';
 import { type WrittenTalk, writeTalk } from './written-talk.ts';
@@ -237,6 +249,49 @@ describe('words that nobody said', () => {
 });
 
 describe('a post from a talk', () => {
+  it('goes out and comes back whole: recording, chapters and the transcript in its fold, which counts nowhere', () => {
+    const chapters = chaptersOf(accountOf(packing, packing.draft));
+    const draft = withChapters(packing.draft, chapters, countingIds('c'));
+    const whole: Draft = { version: 1, blocks: [...draft.blocks, transcriptFold(packing.transcript, 'f')] };
+    for (const back of [
+      readHtml(`<article>${writeHtml(whole)}</article>`).draft,
+      readMarkdown(writeMarkdownBody(whole)).draft,
+    ]) {
+      expect(recordingsOf(back)).toEqual(recordingsOf(whole));
+      expect(back.blocks.filter(isTranscriptFold).map(({ html }) => html)).toEqual([
+        whole.blocks.at(-1)?.html,
+      ]);
+      expect(accountOf(packing, back).counts).toEqual(accountOf(packing, whole).counts);
+    }
+    const fields = { ...emptyFields(), title: 'How we pack', slug: 'pack', date: '2026-05-01T08:00:00Z' };
+    const entry = blogEntry(entryProperties('p', { fields, draft: whole }), 'pack');
+    const page = postPage({ ...emptyBlog('https://blog.example'), name: 'Blog' }, entry, {
+      pixels: new Map(),
+      related: [],
+      authorPath: () => '/',
+    });
+    expect(page).toContain('"@type":"VideoObject"');
+    expect(page.match(/"@type":"Clip"/g)).toHaveLength(chapters.length);
+    expect(page).toContain('<details class="transcript"><summary>Transcript</summary>');
+    expect(
+      readHtml(
+        '<article><details><summary>More</summary><p>Words of others.</p></details></article>',
+      ).draft.blocks.map(({ text }) => text),
+    ).toContain('Words of others.');
+  });
+  it('has what the speaker counts as a list', async () => {
+    const { transcript } = await readTranscript(
+      '0:00 - 0:04 there are three things to check\n0:06 - 0:10 first check the tyres and look at the sides of them\n0:12 - 0:16 second you check the brakes and pull the lever hard\n0:18 - 0:22 and third check every bolt that holds the luggage',
+    );
+    const { blocks } = talkDraft(writeTalk(transcript!), { ...RECORDING, address: '' }, countingIds());
+    const items = blocks.filter(({ path }) => path.some(({ type }) => type === 'list'));
+    expect(items.map(({ text }) => text)).toEqual([
+      'First check the tyres and look at the sides of them.',
+      'Second you check the brakes and pull the lever hard.',
+      'And third check every bolt that holds the luggage.',
+    ]);
+    expect(items.every(({ path }) => path[0].type === 'list' && path[0].ordered)).toBe(true);
+  });
   it('has the recording on top and chapters by its sections, each a link that plays from there', () => {
     const account = accountOf(packing, packing.draft);
     const draft = withChapters(packing.draft, chaptersOf(account), countingIds('c'));
@@ -286,7 +341,7 @@ describe('a post from a talk', () => {
       'f',
     );
     expect(fold.html).toBe(
-      '<details><summary>Transcript</summary><p><time>1:05</time> <b>Ada &lt;b&gt;:</b> &lt;script&gt;alert(1)&lt;/script&gt; &amp; so on</p></details>',
+      '<details class="transcript"><summary>Transcript</summary><p><time>1:05</time> <b>Ada &lt;b&gt;:</b> &lt;script&gt;alert(1)&lt;/script&gt; &amp; so on</p></details>',
     );
   });
 });

@@ -30,7 +30,7 @@ export {
 export type { LeftWhy } from './marking.ts';
 export { readTranscript } from './read-transcript.ts';
 export { type SpokenWord, spokenWords } from './spoken-words.ts';
-export { type TalkDraftWishes, talkDraft, transcriptFold } from './talk-draft.ts';
+export { isTranscriptFold, type TalkDraftWishes, talkDraft, transcriptFold } from './talk-draft.ts';
 export {
   type Cue,
   clock,

@@ -1,4 +1,11 @@
-import type { Block, Container, Draft, EmbedKind, NextId } from '../draft/index.ts';
+import {
+  type Block,
+  type Container,
+  type Draft,
+  type EmbedKind,
+  type NextId,
+  TRANSCRIPT_FOLD,
+} from '../draft/index.ts';
 import type { SpokenWord } from './spoken-words.ts';
 import { clock, isTimed, type Transcript } from './transcript.ts';
 import type { TalkParagraph, WrittenTalk } from './written-talk.ts';
@@ -112,7 +119,11 @@ export function transcriptFold(transcript: Transcript, id: string): Block {
     path: [],
     text: '',
     marks: [],
-    html: `<details><summary>Transcript</summary>${html}</details>`,
+    html: `<details class="${TRANSCRIPT_FOLD}"><summary>Transcript</summary>${html}</details>`,
     embeds: [],
   };
 }
+
+/** Whether a block is the fold of a whole transcript. */
+export const isTranscriptFold = ({ kind, html }: Block): boolean =>
+  kind === 'kept' && (html ?? '').startsWith(`<details class="${TRANSCRIPT_FOLD}">`);

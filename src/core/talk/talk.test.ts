@@ -142,7 +142,7 @@ describe('ten talks in ten forms, cleaned by hand', () => {
     );
     expect(kids.questions.find(({ question }) => /leave at home/.test(question))?.answer).toMatch(/^Toys\./);
   });
-  it('have things that were counted as items, one after another', () => {
+  it('have things that were counted one after another under headings of their own', () => {
     const items = judged
       .find(({ name }) => name === 'camping-lesson')!
       .written.sections.map(({ heading }) => heading);

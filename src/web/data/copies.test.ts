@@ -126,7 +126,6 @@ beforeEach(async () => {
     sent: [{ channel: 'Newsletter', how: 'recorded', at: NOW }],
     planned: '2026-12-20',
     letter: { subject: 'Tides', opening: '', closing: '', posts: ['a'] },
-    links: [''],
   });
 });
 

@@ -27,8 +27,6 @@ export interface ReuseRow {
   planned: string;
   /** Of a newsletter: what stands around its posts, and which others are in it. */
   letter?: { subject: string; opening: string; closing: string; posts: string[] };
-  /** Of a newsletter: where each of its posts is read, in their order. */
-  links?: string[];
   /** UTC instant of the last change; not there: none since that is kept. */
   changed?: string;
 }

@@ -1,3 +1,4 @@
+import { changeRow, type RowBack } from './change-row.ts';
 import { database } from './database.ts';
 import type { ReuseRow } from './reuse-rows.ts';
 
@@ -20,21 +21,11 @@ export async function addReuse(row: ReuseRow): Promise<void> {
   await database().reuses.add({ ...row, changed: new Date().toISOString() });
 }
 
-/** Changes something that was made, from how it stands in the database; answers the way back. */
-export async function changeReuse(
+/** Changes something that was made, from how it stands in the database; answers the way back of this change alone. */
+export const changeReuse = (
   id: string,
   change: (row: ReuseRow) => Partial<Omit<ReuseRow, 'id' | 'siteId' | 'postId'>>,
-): Promise<() => Promise<void>> {
-  const { reuses } = database();
-  const before = await database().transaction('rw', reuses, async () => {
-    const row = await reuses.get(id);
-    if (row) await reuses.put({ ...row, ...change(row), changed: new Date().toISOString() });
-    return row;
-  });
-  return async () => {
-    if (before) await reuses.put(before);
-  };
-}
+): Promise<RowBack> => changeRow(database().reuses, id, change);
 
 /** Takes something that was made out; answers the way back. */
 export async function removeReuse(id: string): Promise<() => Promise<void>> {
@@ -42,6 +33,6 @@ export async function removeReuse(id: string): Promise<() => Promise<void>> {
   const row = await reuses.get(id);
   await reuses.delete(id);
   return async () => {
-    if (row) await reuses.put(row);
+    if (row && !(await reuses.get(id))) await reuses.add(row);
   };
 }

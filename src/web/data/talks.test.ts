@@ -1,8 +1,10 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { defaultReuseWishes } from '../../core/reuse/index.ts';
 import { database, openDatabase } from './database.ts';
 import { removePosts } from './posts.ts';
 import { withReplacedRows } from './replaced-rows.ts';
+import { addReuse, changeReuse, reusesOf } from './reuses.ts';
 import { changeTalk, keepRecording, keepTalk, recordingOf, removeTalk, talkOf } from './talks.ts';
 
 const TALK = {
@@ -42,6 +44,16 @@ describe('the talk of a post', () => {
     await changeTalk('nobody', { title: 'x' });
     expect(await database().talks.count()).toBe(1);
   });
+  it('that was brought since stays, whatever is taken back', async () => {
+    const first = await keepTalk(TALK);
+    await keepTalk({ ...TALK, name: 'later.vtt', at: '2026-11-30T09:00:00Z' });
+    expect(await first()).toMatch(/stays/);
+    expect((await talkOf('a'))?.name).toBe('later.vtt');
+    const removed = await removeTalk('a');
+    await keepTalk({ ...TALK, name: 'last.vtt', at: '2026-11-30T10:00:00Z' });
+    expect(await removed()).toMatch(/stays/);
+    expect((await talkOf('a'))?.name).toBe('last.vtt');
+  });
   it('goes with its recording, and both come back', async () => {
     await keepTalk(TALK);
     await keepRecording(RECORDING);
@@ -67,5 +79,30 @@ describe('a recording', () => {
     await keepRecording(RECORDING);
     const { replaced } = await withReplacedRows(async () => {});
     expect([...replaced.keys()]).not.toContain('recordings');
+  });
+});
+
+describe('what was made of a post', () => {
+  it('is taken back as far as nothing was changed since: what went out stays recorded', async () => {
+    await addReuse({
+      id: 'r',
+      siteId: 's',
+      postId: 'a',
+      kind: 'thread',
+      made: '2026-11-30T08:00:00Z',
+      wishes: defaultReuseWishes(),
+      parts: [{ head: '', text: 'One.', from: [] }],
+      tags: [],
+      sent: [],
+      planned: '',
+    });
+    const back = await changeReuse('r', () => ({ planned: '2026-12-24' }));
+    await changeReuse('r', ({ sent }) => ({
+      sent: [...sent, { channel: 'x', how: 'recorded', at: '2026-11-30T09:00:00Z' }],
+    }));
+    await changeReuse('r', () => ({ parts: [{ head: '', text: 'Two.', from: [] }] }));
+    await back();
+    const [row] = await reusesOf('s', 'a');
+    expect([row.planned, row.sent.length, row.parts[0].text]).toEqual(['', 1, 'Two.']);
   });
 });

@@ -1,4 +1,4 @@
-import type { Block, Draft } from '../../core/draft/index.ts';
+import { type Block, type Draft, decodeText } from '../../core/draft/index.ts';
 import { Vocabulary, WordBases } from '../../core/language/index.ts';
 import {
   type FidelityAccount,
@@ -122,6 +122,15 @@ function linesOf({ words, left }: WrittenTalk): SaidLine[] {
 export const talk = {
   open: (name: string) => {
     openDatabase(name);
+  },
+
+  /** A transcript file as text, whatever its encoding; a sentence where it is none. */
+  decode(bytes: ArrayBuffer): { text: string; problem: string } {
+    try {
+      return { text: decodeText(new Uint8Array(bytes), undefined, false).text, problem: '' };
+    } catch (error) {
+      return { text: '', problem: `${(error as Error).message} Save the transcript as .vtt, .srt or .txt.` };
+    }
   },
 
   /** Reads a transcript in whatever form it comes. */

@@ -41,8 +41,10 @@ export function Today() {
     );
   });
   if (!found) return <Waiting />;
-  const { site, posts, ideas, scores, planned } = found;
+  const { site, posts, ideas, scores } = found;
   const titles = new Map(posts.map(({ id, fields }) => [id, fields.title]));
+  // What was made of a post that is deleted waits with it.
+  const planned = found.planned.filter(({ postId }) => titles.has(postId));
   const inHand = posts
     .filter(({ fields }) => fields.status === 'draft' || fields.status === 'in-review')
     .sort((a, b) => (a.changed < b.changed ? 1 : -1));

@@ -4,7 +4,6 @@ import {
   letterHtml,
   letterText,
   type ReusedPart,
-  reuse,
   withCampaign,
 } from '../../../../core/reuse/index.ts';
 import type { SiteRow } from '../../../data/post-rows.ts';
@@ -25,7 +24,7 @@ import { GoingOut } from './going-out.tsx';
 import { KIND_NAMES } from './kinds.ts';
 import { LetterFields } from './letter-fields.tsx';
 import { PartField } from './part-field.tsx';
-import { addressOf, fromOf } from './use-made.ts';
+import { fromOf, useAddresses } from './use-made.ts';
 import { WishesRow } from './wishes-row.tsx';
 
 const quoted = (text: string) => `"${text.replaceAll('"', '""')}"`;
@@ -50,11 +49,12 @@ export function MadeThing({
 }) {
   const { name, note } = KIND_NAMES[row.kind];
   const { title } = session.document.fields;
+  const addresses = useAddresses(site, row, session.id, address);
   const fileName = `${session.document.fields.slug || 'post'}-${row.kind}`;
   const change = (make: (row: ReuseRow) => Partial<ReuseRow>) => attempt(changeReuse(row.id, make));
   const setPart = (at: number, text: string) =>
     change(({ parts }) => ({ parts: parts.map((part, index) => (index === at ? { ...part, text } : part)) }));
-  const note_ = (how: 'copied' | 'exported') =>
+  const recordSent = (how: 'copied' | 'exported') =>
     change(({ sent }) => ({ sent: [...sent, { channel: '', how, at: new Date().toISOString() }] }));
 
   /** Made anew by other wishes; what was written into it since is offered back. */
@@ -65,10 +65,10 @@ export function MadeThing({
       fromOf(session, address, tags),
       wishes,
     );
-    const own = row.kind === 'newsletter' ? [parts[0] ?? row.parts[0], ...row.parts.slice(1)] : parts;
-    if (own.length === 0) return;
-    const takeBack = await changeReuse(row.id, () => ({
-      parts: own,
+    if (parts.length === 0) return;
+    const takeBack = await changeReuse(row.id, ({ parts: before, letter: own }) => ({
+      // Of a letter the blurb of this post alone, wherever it stands.
+      parts: own ? before.map((part, at) => (own.posts[at] === session.id ? parts[0] : part)) : parts,
       wishes,
       tags,
       made: new Date().toISOString(),
@@ -84,17 +84,17 @@ export function MadeThing({
     items: row.parts.map(({ head, text }, at) => ({
       title: head,
       text,
-      address: at === 0 && address ? withCampaign(address, row.tags) : (row.links?.[at] ?? ''),
+      address: withCampaign(addresses.get(row.letter?.posts[at] ?? session.id) ?? '', row.tags),
     })),
   };
   const copyAll = async () => {
     const text = row.kind === 'newsletter' ? letterText(letter) : wholeText(row);
     await copyText(text, `The ${name.toLowerCase()} is copied.`, `${fileName}.txt`);
-    note_('copied');
+    recordSent('copied');
   };
   const save = (suffix: string, text: string, type: string) => {
     download(`${fileName}.${suffix}`, text, type);
-    note_('exported');
+    recordSent('exported');
   };
   const csv = () =>
     `${['number,title,text', ...row.parts.map(({ head, text }, at) => `${at + 1},${quoted(head)},${quoted(text)}`)].join('\r\n')}\r\n`;
@@ -105,30 +105,21 @@ export function MadeThing({
     const loaded = await loadPost(postId);
     if (!loaded) return;
     const { fields } = loaded.row;
-    const [made] = reuse(
-      'blurb',
-      loaded.draft,
-      {
-        title: fields.title,
-        keyword: fields.keyword,
-        supporting: fields.supporting,
-        categories: [],
-        description: '',
-        address: '',
-        author: '',
-      },
-      row.wishes,
-    );
+    const from = {
+      ...fromOf(session, '', []),
+      title: fields.title,
+      keyword: fields.keyword,
+      supporting: fields.supporting,
+    };
+    const [made] = await (await talkWorker()).make('blurb', loaded.draft, from, row.wishes);
     const part: ReusedPart = made ?? {
       head: fields.title,
       text: fields.excerpt || fields.metaDescription,
       from: [],
     };
-    const path = addressOf(site, fields.slug, loaded.row.release);
-    change(({ parts, letter: own, links }) => ({
+    change(({ parts, letter: own }) => ({
       parts: [...parts, part],
       ...(own ? { letter: { ...own, posts: [...own.posts, postId] } } : {}),
-      links: [...(links ?? parts.map(() => '')), path ? withCampaign(path, row.tags) : ''],
     }));
   };
   const move = (at: number, by: number) => {
@@ -137,17 +128,15 @@ export function MadeThing({
       [next[at], next[at + by]] = [next[at + by], next[at]];
       return next;
     };
-    change(({ parts, letter: own, links }) => ({
+    change(({ parts, letter: own }) => ({
       parts: swapped(parts),
       ...(own ? { letter: { ...own, posts: swapped(own.posts) } } : {}),
-      links: swapped(links ?? parts.map(() => '')),
     }));
   };
   const drop = (at: number) =>
-    change(({ parts, letter: own, links }) => ({
+    change(({ parts, letter: own }) => ({
       parts: parts.toSpliced(at, 1),
       ...(own ? { letter: { ...own, posts: own.posts.toSpliced(at, 1) } } : {}),
-      ...(links ? { links: links.toSpliced(at, 1) } : {}),
     }));
   const stale = (held ?? []).filter(({ gone }) => gone.length > 0).length;
   return (

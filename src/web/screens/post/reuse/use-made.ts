@@ -37,6 +37,23 @@ export function useAddress(session: PostSession, site: SiteRow): string {
   return addressOf(site, slug, release ?? undefined);
 }
 
+/** Where each post of a letter is read, by its id; the one in hand as it stands now. */
+export function useAddresses(
+  site: SiteRow,
+  row: ReuseRow,
+  own: string,
+  address: string,
+): ReadonlyMap<string, string> {
+  const ids = row.letter?.posts ?? [];
+  const posts = useLiveQuery(() => database().posts.bulkGet(ids), [ids.join()]) ?? [];
+  return new Map([
+    ...posts.flatMap((post) =>
+      post ? [[post.id, addressOf(site, post.fields.slug, post.release)] as const] : [],
+    ),
+    [own, address] as const,
+  ]);
+}
+
 /** What is known of a post beside its text, with a link of its own. */
 export function fromOf(session: PostSession, address: string, tags: ReuseRow['tags']): ReuseFrom {
   const { title, keyword, supporting, category, metaDescription, author } = session.document.fields;

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { keepRecording, keepTalk, MAX_RECORDING_BYTES } from '../../../data/talks.ts';
+import { keepTalk, MAX_RECORDING_BYTES } from '../../../data/talks.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
@@ -8,6 +8,7 @@ import { fileSize } from '../../../ui/figures.ts';
 import { FileButton } from '../../../ui/file-button.tsx';
 import { talkWorker } from '../../../workers/talk-client.ts';
 import { usePost } from '../frame/post-context.ts';
+import { layRecording } from './recording-bar.tsx';
 
 const TRANSCRIPTS = '.vtt,.srt,.txt,.md,text/plain,text/vtt';
 const RECORDINGS = 'audio/*,video/*';
@@ -29,8 +30,10 @@ export function BringTalk({ onDone }: { onDone: () => void }) {
     const played = files.find(isRecording);
     if (played) setRecording(played);
     if (!spoken) return;
-    setProblem('');
-    setText(await spoken.text());
+    const { text: words, problem: why } = await (await talkWorker()).decode(await spoken.arrayBuffer());
+    setProblem(why ? `${spoken.name} ${why}` : '');
+    if (why) return;
+    setText(words);
     setName(spoken.name);
   };
   const read = async () => {
@@ -53,13 +56,7 @@ export function BringTalk({ onDone }: { onDone: () => void }) {
         kind: recording?.type.startsWith('audio/') ? 'audio' : 'video',
         title: '',
       });
-      if (recording && recording.size <= MAX_RECORDING_BYTES)
-        await keepRecording({
-          postId: session.id,
-          siteId: session.siteId,
-          name: recording.name,
-          blob: recording,
-        });
+      if (recording) layRecording(session.id, session.siteId, recording);
       offerUndo('The talk lies with this post now.', takeBack);
       onDone();
     } finally {

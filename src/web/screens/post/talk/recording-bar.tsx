@@ -13,6 +13,22 @@ export interface Recorder {
   still: () => Promise<{ blob: Blob; seconds: number } | null>;
 }
 
+/** Recordings that are too large to be kept, by their post: they play until the page is left. */
+const visiting = new Map<string, File>();
+
+/** Lays a recording beside the talk of a post: kept with it, or for this visit where it is too large for that. */
+export function layRecording(postId: string, siteId: string, file: File): void {
+  visiting.set(postId, file);
+  if (file.size <= MAX_RECORDING_BYTES)
+    attempt(
+      keepRecording({ postId, siteId, name: file.name, blob: file }),
+      'The recording could not be kept: it plays until this page is left',
+    );
+}
+
+/** Lets go of what was only laid there for this visit. */
+export const liftRecording = (postId: string): boolean => visiting.delete(postId);
+
 /** The recording of a talk, played from its file on this machine. */
 export function RecordingBar({
   row,
@@ -26,12 +42,12 @@ export function RecordingBar({
 }) {
   const { postId, siteId } = row;
   const kept = useLiveQuery(async () => (await recordingOf(postId)) ?? null, [postId]);
-  const [visiting, setVisiting] = useState<File | null>(null);
+  const [laid, setLaid] = useState<File | null>(() => visiting.get(postId) ?? null);
   const [address, setAddress] = useState('');
   const [problem, setProblem] = useState('');
   const player = useRef<HTMLVideoElement & HTMLAudioElement>(null);
-  const file = visiting ?? kept?.blob ?? null;
-  const name = visiting?.name ?? kept?.name ?? '';
+  const file = laid ?? kept?.blob ?? null;
+  const name = laid?.name ?? kept?.name ?? '';
   const isAudio = file?.type.startsWith('audio/') ?? false;
   useEffect(() => {
     if (!file) return;
@@ -62,12 +78,8 @@ export function RecordingBar({
     },
   }));
   const choose = ([chosen]: File[]) => {
-    setVisiting(chosen);
-    if (chosen.size <= MAX_RECORDING_BYTES)
-      attempt(
-        keepRecording({ postId, siteId, name: chosen.name, blob: chosen }),
-        'The recording could not be kept',
-      );
+    layRecording(postId, siteId, chosen);
+    setLaid(chosen);
   };
   const own = {
     ref: player,

@@ -1,6 +1,7 @@
 import { memo, type ReactNode } from 'react';
-import { clock, type LeftOutRun } from '../../../../core/talk/index.ts';
+import type { LeftOutRun } from '../../../../core/talk/index.ts';
 import type { SaidLine } from '../../../workers/talk.ts';
+import { TimeButton } from './time-button.tsx';
 
 /** How a word of the transcript stands to the draft. */
 type Standing = 'kept' | 'spare' | 'missing';
@@ -73,17 +74,7 @@ const Line = memo(
         id={`said-${from}`}
         className={`grid grid-cols-[3.6rem_1fr] gap-x-3 [contain-intrinsic-size:auto_1.6em] [content-visibility:auto] ${inHand ? 'bg-ochre-wash' : ''}`}
       >
-        {start === null ? (
-          <span />
-        ) : (
-          <button
-            type="button"
-            onClick={() => onTime(start)}
-            className="self-start pt-0.5 text-right font-sans text-[12px] text-soft tabular-nums hover:text-marram hover:underline"
-          >
-            {clock(start)}
-          </button>
-        )}
+        <TimeButton seconds={start} onTime={onTime} />
         <p className="min-w-0 break-words">
           {speaker && <strong className="font-sans text-[13px] font-semibold">{speaker} </strong>}
           {runs.map(

@@ -4,6 +4,7 @@ import {
   type AddedRun,
   chaptersOf,
   clock,
+  isTranscriptFold,
   type LeftOutRun,
   withChapters,
 } from '../../../../core/talk/index.ts';
@@ -20,9 +21,10 @@ import { talkWorker } from '../../../workers/talk-client.ts';
 import { Editable } from '../frame/editable.tsx';
 import { usePost } from '../frame/post-context.ts';
 import { FidelityLine, FidelitySteps, SectionBars } from './fidelity-panel.tsx';
-import { type Recorder, RecordingBar } from './recording-bar.tsx';
+import { liftRecording, type Recorder, RecordingBar } from './recording-bar.tsx';
 import { RecordingFields } from './recording-fields.tsx';
 import { SaidLines } from './said-lines.tsx';
+import { TimeButton } from './time-button.tsx';
 import { TracedDraft } from './traced-draft.tsx';
 import { UnspokenWords } from './unspoken-words.tsx';
 import { useStill } from './use-still.ts';
@@ -77,7 +79,8 @@ export function TalkBench({ row, onOther }: { row: TalkRow; onOther: () => void 
       title: row.title,
     });
     if (!draft) return;
-    const had = words > 0;
+    // The text as it stands now, not as it stood when the button was drawn.
+    const had = session.body.blocks.some(({ text }) => text.trim() !== '');
     if (had) attempt(session.keepVersion('aside'));
     const takeBack = session.change({ draft });
     offerUndo(
@@ -98,16 +101,17 @@ export function TalkBench({ row, onOther }: { row: TalkRow; onOther: () => void 
   const putTranscript = async () => {
     const fold = await (await talkWorker()).foldOf(session.id);
     if (!fold) return;
-    const rest = session.body.blocks.filter(
-      ({ kind, html }) => !(kind === 'kept' && html?.startsWith('<details><summary>Transcript')),
-    );
+    const rest = session.body.blocks.filter((block) => !isTranscriptFold(block));
     offerUndo(
       'The whole transcript stands at the end, in a fold.',
       session.change({ draft: { version: 1, blocks: [...rest, fold] } }),
     );
   };
-  const remove = async () =>
-    offerUndo('The talk is no longer with this post.', await removeTalk(session.id), 8000);
+  const remove = async () => {
+    const takeBack = await removeTalk(session.id);
+    liftRecording(session.id);
+    offerUndo('The talk is no longer with this post.', takeBack, 8000);
+  };
   const hasEmbed = session.body.blocks.some(
     ({ embed }) => embed?.kind === 'video' || embed?.kind === 'audio',
   );
@@ -271,17 +275,7 @@ function Heard({
                   key={text}
                   className="grid grid-cols-[3.2rem_1fr] gap-x-3 font-serif text-[14px] leading-[1.45]"
                 >
-                  {start === null ? (
-                    <span />
-                  ) : (
-                    <button
-                      type="button"
-                      onClick={() => onTime(start)}
-                      className="self-start text-right font-sans text-[12px] text-soft tabular-nums hover:text-marram hover:underline"
-                    >
-                      {clock(start)}
-                    </button>
-                  )}
+                  <TimeButton seconds={start} onTime={onTime} />
                   <span className="min-w-0 break-words">
                     {text}
                     {more && <span className="block text-soft">{more}</span>}

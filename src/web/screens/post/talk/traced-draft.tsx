@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Block } from '../../../../core/draft/index.ts';
-import { type AddedRun, clock, type FidelityAccount } from '../../../../core/talk/index.ts';
+import type { AddedRun, FidelityAccount } from '../../../../core/talk/index.ts';
+import { TimeButton } from './time-button.tsx';
 
 /** A block's words, those that nobody said marked. */
 function words({ id, text }: Block, added: readonly AddedRun[], shown: AddedRun | null): ReactNode[] {
@@ -52,17 +53,7 @@ export function TracedDraft({
             id={`traced-${block.id}`}
             className={`grid grid-cols-[3.6rem_1fr] gap-x-3 ${isHeading ? 'mt-4' : 'mb-2'}`}
           >
-            {seconds === null ? (
-              <span />
-            ) : (
-              <button
-                type="button"
-                onClick={() => onTime(seconds)}
-                className="self-start pt-0.5 text-right font-sans text-[12px] text-soft tabular-nums hover:text-marram hover:underline"
-              >
-                {clock(seconds)}
-              </button>
-            )}
+            <TimeButton seconds={seconds} onTime={onTime} />
             {isHeading ? (
               <h3 className="min-w-0 text-[17px] leading-snug font-semibold break-words">{shownWords}</h3>
             ) : (

@@ -1,10 +1,11 @@
 import { useEffect, useMemo, useState } from 'react';
-import { clock, type Unspoken } from '../../../../core/talk/index.ts';
+import type { Unspoken } from '../../../../core/talk/index.ts';
 import { attempt } from '../../../state/attempt.ts';
 import type { PostSession } from '../../../state/post/post-session.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { listInWords } from '../../../ui/figures.ts';
 import { talkWorker } from '../../../workers/talk-client.ts';
+import { TimeButton } from './time-button.tsx';
 
 /** What a post wishes to say, by name, and in which words. */
 function useWishes(session: PostSession): [name: string, phrase: string][] {
@@ -75,15 +76,7 @@ export function UnspokenWords({
                 <ul aria-label={`Near “${phrase}”`} className="mt-1 space-y-1 text-soft">
                   {places.map(({ text, start }) => (
                     <li key={text} className="border-l-2 border-sand pl-2 font-serif leading-[1.4]">
-                      {start !== null && (
-                        <button
-                          type="button"
-                          onClick={() => onTime(start)}
-                          className="mr-1.5 font-sans text-[12px] tabular-nums underline-offset-2 hover:text-marram hover:underline"
-                        >
-                          {clock(start)}
-                        </button>
-                      )}
+                      <TimeButton seconds={start} onTime={onTime} className="mr-1.5" />
                       {text}
                     </li>
                   ))}

@@ -23,7 +23,9 @@ export function useStill(
     const src = await addPicture(session.siteId, new File([still.blob], name, { type: 'image/jpeg' }), name);
     const { blocks } = session.body;
     const place = account?.times.findLast(([, seconds]) => seconds <= still.seconds)?.[0];
-    const index = place === undefined ? blocks.length - 1 : blocks.findIndex(({ id }) => id === place);
+    // The block may be gone by now.
+    const found = blocks.findIndex(({ id }) => id === place);
+    const index = found === -1 ? blocks.length - 1 : found;
     const picture = {
       id: crypto.randomUUID(),
       kind: 'image' as const,
