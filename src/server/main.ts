@@ -8,6 +8,9 @@ import { allowedHosts } from './fetch/allowed-hosts.ts';
 import { ContentFolder } from './host/content-folder.ts';
 import { openPublishing, type StandIn, standInOf } from './host/publishing.ts';
 
+/** Milliseconds that an idle connection stays open: the five seconds of Node end it just as a client asks again. */
+const KEPT_OPEN = 65_000;
+
 const root = fileURLToPath(new URL('../../', import.meta.url));
 
 /** Where the server keeps what it is given to keep: `DATA_DIR`, or `.dune-sparrow` where it was started. */
@@ -64,6 +67,7 @@ function startBlog({
       `The blog cannot be shown on port ${port} (${error.code}). Stop what uses it, or set BLOG_PORT to another number.`,
     );
   });
+  server.keepAliveTimeout = KEPT_OPEN;
   server.listen(port, host, () => {
     const found = server.address();
     const actual = typeof found === 'object' && found ? found.port : port;
@@ -149,6 +153,7 @@ export function startServer({ demo, content = '' }: { demo: boolean; content?: s
       );
     process.exit(1);
   });
+  server.keepAliveTimeout = KEPT_OPEN;
   server.listen(port, host, () => {
     const address = server.address();
     const actual = typeof address === 'object' && address ? address.port : port;
