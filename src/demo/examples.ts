@@ -46,6 +46,8 @@ export function demoVoice(posts: Posts, now: string): HouseVoice {
 
 /** Posts that the examples are for first; where one gives none, the others follow. */
 const FIRST = ['demo-bike-tour-packing-list', 'demo-waterproof-panniers', 'demo-bike-tour-with-kids'];
+/** The post that was a talk. */
+const SPOKEN = 'demo-pre-tour-bike-check';
 const EXAMPLES = 2;
 /** Passages of a post that a pattern is tried on. */
 const PASSAGES = 6;
@@ -77,7 +79,12 @@ function studied({ row, pages }: DemoStudy, bases: WordBases): Place['study'] {
 }
 
 /** What is typed into fields that the post itself does not fill. */
-function typed(pattern: Pattern, known: Known, { fields }: Posts[number]['row']): FieldValue[] {
+function typed(
+  pattern: Pattern,
+  known: Known,
+  { fields }: Posts[number]['row'],
+  passage: number,
+): FieldValue[] {
   let values = filledFields(pattern, known);
   const set = (id: string, value: string) => {
     if (pattern.fields.some((field) => field.id === id) && fieldValue(values, id) === '')
@@ -93,6 +100,13 @@ function typed(pattern: Pattern, known: Known, { fields }: Posts[number]['row'])
       '\n',
     ),
   );
+  if (pattern.recipe === 'talk') {
+    const spoken = known.draft.filter(({ heading, paragraphs }) => heading && paragraphs.length > 0)[passage];
+    set('said', spoken?.paragraphs.join('\n') ?? '');
+    values = withValue(values, 'heading', spoken?.heading ?? '');
+  }
+  set('what', 'Summary in three sentences');
+  set('parts', '3');
   // Another tone than the post's.
   if (pattern.recipe === 'tone') values = withValue(values, 'tone', 'friendly');
   return values;
@@ -164,7 +178,7 @@ export function demoExamples(
       bare = know([]);
       knownBare.set(row.id, bare);
     }
-    const values = typed(pattern, bare, row);
+    const values = typed(pattern, bare, row, passage);
     const about = [
       fieldValue(values, 'heading'),
       fieldValue(values, 'question'),
@@ -222,13 +236,17 @@ export function demoExamples(
   };
   return SHIPPED_PATTERNS.flatMap((pattern) => {
     const found: GenerationRow[] = [];
+    const isSpoken = pattern.recipe === 'talk';
+    const passages = pattern.along.includes('selection') || isSpoken ? PASSAGES : 1;
     for (const place of places) {
       if (found.length === EXAMPLES) break;
-      for (let passage = 0; passage < (pattern.along.includes('selection') ? PASSAGES : 1); passage++) {
+      if (isSpoken && place.at.row.id !== SPOKEN) continue;
+      for (let passage = 0; passage < passages && found.length < EXAMPLES; passage++) {
         const made = example(pattern, place, passage);
         if (!made) continue;
         found.push(made);
-        break;
+        // Of the post that was spoken another section; else another post.
+        if (!isSpoken) break;
       }
     }
     if (found.length < EXAMPLES) throw new Error(`The demo has no two examples of "${pattern.name}".`);

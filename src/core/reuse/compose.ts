@@ -18,7 +18,7 @@ const part = (text: string, from: string[], head = ''): ReusedPart => ({ head, t
 const POINTS_AT_LINK = '👉 ';
 
 /** What closes a message: its hashtags and its link, as wished. */
-function tailOf({ from, wishes }: Order): string {
+export function tailOf({ from, wishes }: Pick<Order, 'from' | 'wishes'>): string {
   const tags = wishes.hashtags ? hashtagsOf(from).join(' ') : '';
   const link = from.address ? `${wishes.emoji ? POINTS_AT_LINK : ''}${from.address}` : '';
   return [tags, link].filter(Boolean).join('\n');
@@ -199,8 +199,8 @@ function questions({ draft, sentences }: Order): ReusedPart[] {
   return [...atEnd, ...byHeading, ...inText];
 }
 
-/** Words of a line below a video. */
-const TEASER_CHARACTERS = 100;
+/** Characters of a line below a video. */
+export const TEASER_CHARACTERS = 100;
 
 /** A line that makes somebody press play: the shortest of the strongest sentences. */
 function teaser({ sentences, from }: Order): ReusedPart[] {

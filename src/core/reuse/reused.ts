@@ -14,6 +14,10 @@ export const REUSE_KINDS = [
 ] as const;
 export type ReuseKind = (typeof REUSE_KINDS)[number];
 
+/** Kinds that are messages: they have a limit, and a link. */
+export const isMessage = (kind: ReuseKind): boolean =>
+  kind === 'thread' || kind === 'update' || kind === 'network-post';
+
 /** One part of what was made: a message of a thread, a card, a point. */
 export interface ReusedPart {
   /** A question, a title, a time; empty: none. */

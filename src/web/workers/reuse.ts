@@ -6,6 +6,7 @@ import {
   type ReuseFrom,
   type ReuseKind,
   type ReuseWishes,
+  readWording,
   reuse,
 } from '../../core/reuse/index.ts';
 
@@ -29,6 +30,16 @@ export const reusing = {
   /** Makes something of a post. */
   make: (kind: ReuseKind, draft: Draft, from: ReuseFrom, wishes: ReuseWishes): ReusedPart[] =>
     reuse(kind, draft, from, wishes),
+
+  /** The parts of another wording, out of the paragraphs of an answer. */
+  reworded: (
+    kind: ReuseKind,
+    pieces: readonly string[],
+    now: readonly ReusedPart[],
+    draft: Draft,
+    from: ReuseFrom,
+    wishes: ReuseWishes,
+  ): ReusedPart[] => readWording(kind, pieces, now, draft, from, wishes),
 
   /** Holds what was made, each part of each, against the post as it stands. */
   held(draft: Draft, title: string, made: readonly (readonly ReusedPart[])[]): HeldPart[][] {

@@ -51,6 +51,15 @@ export interface TalkView {
   summary: { text: string; start: number | null }[];
 }
 
+/** A section of a talk as it was heard. */
+export interface HeardSection {
+  heading: string;
+  start: number | null;
+  /** What was said in it, paragraph by paragraph, without fillers and false starts. */
+  said: string;
+  words: number;
+}
+
 /** A talk that is at hand. */
 interface Desk {
   sign: string;
@@ -165,6 +174,20 @@ export const talk = {
   async foldOf(postId: string): Promise<Block | null> {
     const row = await talkOf(postId);
     return row ? transcriptFold(transcriptOf(row), crypto.randomUUID()) : null;
+  },
+
+  /** The sections that were heard in the talk of a post. */
+  async sectionsOf(postId: string): Promise<HeardSection[]> {
+    const desk = await deskOf(postId);
+    return (desk?.written.sections ?? []).map(({ heading, start, paragraphs }) => ({
+      heading,
+      start,
+      said: paragraphs.map(({ sentences }) => sentences.map(({ text }) => text).join(' ')).join('\n'),
+      words: paragraphs.reduce(
+        (sum, { sentences }) => sum + sentences.reduce((own, { words }) => own + words.length, 0),
+        0,
+      ),
+    }));
   },
 
   /** A draft held against the talk of its post; null where it has none. */

@@ -76,6 +76,8 @@ export const RECIPES = [
   'shares',
   'continue',
   'picture',
+  'talk',
+  'reuse',
 ] as const;
 export type WritingRecipe = (typeof RECIPES)[number];
 

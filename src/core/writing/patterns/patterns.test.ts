@@ -51,6 +51,9 @@ describe('places in the text of a pattern', () => {
       'About tides.\n\nNow tides.',
     );
     expect(filledText('{{unknown}} stays', value)).toBe('{{unknown}} stays');
+    // What leads to an empty place goes with it.
+    expect(filledText('Of {{topic}}.\nIts notes:\n{{tone}}\nEnd.', value)).toBe('Of tides.\nEnd.');
+    expect(filledText('Its notes:\n{{topic}}', value)).toBe('Its notes:\ntides');
   });
   it('that are unknown, empty or open are told of', () => {
     const { fields } = pattern('titles');
@@ -95,6 +98,30 @@ describe('the patterns that come along', () => {
       ].join('\n\n');
     });
     await expect(texts.join('\n\n\n')).toMatchFileSnapshot('./approved-requests.md');
+  });
+});
+
+describe('a section out of a talk', () => {
+  const one = pattern('from-talk');
+  const values = withValue(
+    withValue(filledFields(one, TIDES), 'said', 'So you look at the table and then you wait.'),
+    'heading',
+    'Look at the table',
+  );
+  it('is asked for with the rule and what was said alone, and with little freedom', () => {
+    const { messages, temperature } = request(one, TIDES, { values });
+    const sent = messages.map(({ content }) => content).join('\n');
+    expect(sent).toContain("every word is the speaker's own");
+    expect(sent).toContain('What was said:\nSo you look at the table and then you wait.');
+    // A voice would want words that nobody said; what others say would be taken for said.
+    expect(sent).not.toContain('The voice of the house');
+    expect(sent).not.toContain('Mudlark Club');
+    expect(temperature).toBeLessThan(request(pattern('section')).temperature);
+    expect(request(one, TIDES, { values, before: ['An answer.'] }).temperature).toBeLessThan(0.5);
+  });
+  it('has room for all of what was said, however long', () => {
+    const long = withValue(values, 'said', 'word '.repeat(2000));
+    expect(request(one, TIDES, { values: long }).maxTokens).toBeGreaterThanOrEqual(4000);
   });
 });
 

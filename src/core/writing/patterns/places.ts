@@ -37,12 +37,13 @@ function nearest(id: string, fields: readonly PatternField[]): string {
 
 /**
  * The text of a pattern with its places filled. A line with a place that has no value is left out: "For {{audience}}." says
- * nothing without one. An unknown place stands as it is written.
+ * nothing without one; nor does the line that leads to it, as "Its notes:" does. An unknown place stands as it is written.
  *
  * @example filledText('About {{topic}}.\nFor {{audience}}.', (id) => (id === 'topic' ? 'tides' : '')) // 'About tides.'
  */
 export function filledText(text: string, valueFor: (id: string) => string | null): string {
-  const lines = text.split('\n').flatMap((line) => {
+  const lines: string[] = [];
+  for (const line of text.split('\n')) {
     let isEmpty = false;
     const filled = line.replace(PLACE, (written: string, id: string) => {
       const value = valueFor(id.trim());
@@ -50,8 +51,9 @@ export function filledText(text: string, valueFor: (id: string) => string | null
       if (value === '') isEmpty = true;
       return value;
     });
-    return isEmpty ? [] : [filled];
-  });
+    if (!isEmpty) lines.push(filled);
+    else if (filled.trim() === '' && lines.at(-1)?.endsWith(':')) lines.pop();
+  }
   return lines
     .join('\n')
     .replace(/\n{3,}/g, '\n\n')

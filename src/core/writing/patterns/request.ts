@@ -215,6 +215,8 @@ function widthLine({ rules: { width } }: Pattern, pixels: [number, number] | nul
   return `Each has ${letters(pixels[0])} to ${letters(pixels[1])} characters.`;
 }
 
+const wordCount = (text: string): number => text.trim().split(/\s+/).length;
+
 /** What a request is made from. */
 export interface RequestWish {
   pattern: Pattern;
@@ -235,6 +237,11 @@ export function wordsWished(pattern: Pattern, values: readonly FieldValue[]): nu
   const typed = Number(fieldValue(values, 'length'));
   return Number.isInteger(typed) && typed > 0 ? typed : pattern.words;
 }
+
+/** How freely a request is answered: the first time, and where others came before. What keeps to given words has little freedom. */
+const FREE = [0.7, 0.9] as const;
+const BOUND = [0.2, 0.4] as const;
+const KEEPS_WORDS: ReadonlySet<WritingRecipe> = new Set(['talk']);
 
 /** Earlier answers that are named as not to be given again. */
 const MOST_BEFORE = 12;
@@ -281,10 +288,13 @@ export function requestOf({
       { role: 'system', content: system },
       { role: 'user', content: user },
     ],
-    temperature: before.length > 0 ? 0.9 : 0.7,
+    temperature: (KEEPS_WORDS.has(pattern.recipe) ? BOUND : FREE)[before.length > 0 ? 1 : 0],
     maxTokens: Math.max(
       LEAST_TOKENS,
-      Math.ceil((words ?? Math.max(300, bare.selection.split(/\s+/).length * 1.5)) * TOKENS_A_WORD),
+      Math.ceil(
+        (words ?? Math.max(300, wordCount(`${bare.selection} ${fieldValue(values, 'said')}`) * 1.5)) *
+          TOKENS_A_WORD,
+      ),
     ),
     compose: {
       recipe: pattern.recipe,

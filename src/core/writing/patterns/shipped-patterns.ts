@@ -99,6 +99,26 @@ const WHOLE: readonly Pattern[] = [
     recipe: 'conclusion',
     words: 90,
   }),
+  {
+    ...shipped({
+      id: 'from-talk',
+      name: 'From a talk',
+      purpose: 'A section out of what somebody said, in the words of the speaker.',
+      group: 'whole',
+      fields: [
+        ownField('heading', 'Heading', 'line'),
+        ownField('said', 'What was said', 'text', { required: true }),
+        ...fieldsOf(['keywords', 'language']),
+        count,
+      ],
+      text: `Make a section of a blog post out of what was said. It stands under the heading "{{heading}}".\nThe rule: every word is the speaker's own, in the order in which it was said. You may leave words out, part sentences and paragraphs, set capitals and stops, and put in a joining word ("and", "but", "so", "the", "is"). Add nothing else: no fact, no example, no conclusion, no word that sounds better. Figures, names and "not" stand as they were said.\nIt is to be found for: {{keywords}}. Use one of these only where the speaker said it; where nobody said it, leave it out.\nWrite in {{language}}, without the heading itself.\nWhat was said:\n{{said}}`,
+      readAs: 'paragraphs',
+      into: 'sheet',
+      recipe: 'talk',
+    }),
+    // Sentences as long as the house's would want words that nobody said.
+    along: ['house'],
+  },
 ];
 
 const TEXT: readonly Pattern[] = [
@@ -350,6 +370,25 @@ const SHARING: readonly Pattern[] = [
     into: 'list',
     recipe: 'shares',
     rules: { pieces: 10, characters: 120 },
+  }),
+  shipped({
+    id: 'reuse',
+    name: 'Another wording',
+    purpose: 'What is made of a post, said in other words.',
+    group: 'sharing',
+    fields: [
+      ownField('what', 'What is made', 'line', { required: true }),
+      ownField('parts', 'Parts', 'number'),
+      ownField('most', 'Characters of a part', 'number'),
+      ownField('heads', 'Title of each part', 'list'),
+      ownField('now', 'How it reads now', 'text'),
+      ...fieldsOf(['audience', 'tone', 'language']),
+    ],
+    text: 'Make this of the post below: {{what}}.\nIt has {{parts}} parts; leave a line empty between two of them.\nA part has at most {{most}} characters.\nThe parts say, in this order, what belongs to: {{heads}}.\nIt reads now as follows; say it otherwise:\n{{now}}\nIt is read by {{audience}}.\nTone: {{tone}}.\nWrite in {{language}}.\nSay nothing that the post does not say: no figure, no name, no promise of its own. Write no link, no hashtag, no number in front of a part and no title: these are put there afterwards.',
+    along: ['draft'],
+    readAs: 'paragraphs',
+    into: 'list',
+    recipe: 'reuse',
   }),
 ];
 

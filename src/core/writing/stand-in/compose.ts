@@ -18,6 +18,7 @@ import {
   composeLonger,
   composeSection,
 } from './compose-sections.ts';
+import { composeReuse, composeTalk } from './compose-spoken.ts';
 import { composeIdeas, composeMetaTitles, composeShares, composeTitles } from './compose-titles.ts';
 import type { Composed } from './composed.ts';
 
@@ -46,6 +47,8 @@ const COMPOSERS: Record<WritingRecipe, (order: ComposeOrder) => Composed> = {
   shares: composeShares,
   continue: composeContinue,
   picture: composePicture,
+  talk: composeTalk,
+  reuse: composeReuse,
 };
 
 /**

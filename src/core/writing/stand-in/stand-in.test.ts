@@ -172,6 +172,37 @@ describe('without a model', () => {
     expect(pieces).toContain('The first column of a tide table tells when, the second tells how high.');
     for (const text of pieces) expect([...text].length).toBeLessThanOrEqual(120);
   });
+  const SAID =
+    'The table has two columns and um the left one is the time.\nYou never ride before you have read both of them on the day itself. I did once.';
+  it('a talk comes as it was said, without its sounds, and shorter when it is asked for again', () => {
+    const first = made('from-talk', TIDES, { said: SAID, heading: 'Two columns' });
+    expect(first.pieces).toEqual([
+      'The table has two columns and the left one is the time.',
+      'You never ride before you have read both of them on the day itself. I did once.',
+    ]);
+    const second = made('from-talk', TIDES, { said: `${SAID} It was wet.`, heading: 'Two columns' }, [
+      first.text,
+    ]);
+    expect(second.note).toMatch(/3 of 4 sentences, as they were said; 1 left out/);
+    for (const sentence of second.text.split(/(?<=\.)\s+/))
+      expect(`${first.text} It was wet.`).toContain(sentence);
+  });
+  it('another wording is other sentences of the post, never those that stand there, none too long', () => {
+    const now = 'The first column of a tide table tells when, the second tells how high.';
+    const { pieces, note } = made('reuse', TIDES, { what: 'Thread', parts: '2', most: '90', now });
+    expect(pieces.length).toBeGreaterThan(0);
+    const whole = TIDES.draft.flatMap(({ paragraphs }) => paragraphs).join(' ');
+    for (const piece of pieces) {
+      expect(whole).toContain(piece);
+      expect(piece).not.toBe(now);
+      expect([...piece].length).toBeLessThanOrEqual(90);
+    }
+    expect(note).toMatch(/says nothing in words of its own/);
+    expect(made('reuse', TIDES, { what: 'Thread', parts: '2', most: '5', now })).toMatchObject({
+      text: '',
+      note: expect.stringMatching(/no other sentence/),
+    });
+  });
   it('states no figure, name or quotation that does not stand in what it was given', () => {
     const sources = new SourceTexts([
       JSON.stringify(TIDES),

@@ -28,10 +28,6 @@ export const KIND_GROUPS: readonly (readonly [group: string, kinds: readonly Reu
   ['To be spoken', ['teaser', 'script']],
 ];
 
-/** Kinds that are messages: they have a limit, and a link. */
-export const isMessage = (kind: ReuseKind): boolean =>
-  kind === 'thread' || kind === 'update' || kind === 'network-post';
-
 /** The wishes that something begins with. */
 export const firstWishes = (kind: ReuseKind): ReuseWishes => ({
   ...defaultReuseWishes(),

@@ -20,6 +20,7 @@ import { download } from '../../../ui/download.ts';
 import { counted } from '../../../ui/figures.ts';
 import type { HeldPart } from '../../../workers/reuse.ts';
 import { talkWorker } from '../../../workers/talk-client.ts';
+import { AskedWording } from './asked-wording.tsx';
 import { GoingOut } from './going-out.tsx';
 import { KIND_NAMES } from './kinds.ts';
 import { LetterFields } from './letter-fields.tsx';
@@ -74,6 +75,10 @@ export function MadeThing({
       made: new Date().toISOString(),
     }));
     offerUndo(`The ${name.toLowerCase()} was made anew from the post.`, takeBack);
+  };
+  const takeWording = async (parts: ReusedPart[]) => {
+    const takeBack = await changeReuse(row.id, () => ({ parts, made: new Date().toISOString() }));
+    offerUndo(`The ${name.toLowerCase()} reads otherwise now.`, takeBack);
   };
   const letter: Letter = {
     name: site.name,
@@ -143,7 +148,7 @@ export function MadeThing({
     <section aria-label={name} className="max-w-3xl">
       <h2 className="font-serif text-xl font-semibold">{name}</h2>
       <p className="mb-3 text-[13px] text-soft">
-        {note}. Every sentence is the post’s own; change what you like.
+        {note}, out of the post’s own sentences. Change what you like: what the post does not say is marked.
       </p>
       {stale > 0 && row.kind !== 'newsletter' && (
         <p role="note" className="mb-3 border-l-[3px] border-ochre bg-ochre-wash px-3 py-2 text-[13px]">
@@ -220,6 +225,14 @@ export function MadeThing({
           Throw it away
         </Button>
       </div>
+      <AskedWording
+        key={row.id}
+        row={row}
+        session={session}
+        site={site}
+        from={fromOf(session, address, row.tags)}
+        onTake={(parts) => attempt(takeWording(parts))}
+      />
       <GoingOut
         row={row}
         title={title}

@@ -1,10 +1,11 @@
 import { Copy, Trash2 } from 'lucide-react';
-import { messageLength, type ReusedPart } from '../../../../core/reuse/index.ts';
+import { isMessage, messageLength, type ReusedPart } from '../../../../core/reuse/index.ts';
 import type { ReuseRow } from '../../../data/reuse-rows.ts';
 import { TextField } from '../../../ui/field.tsx';
 import { IconButton } from '../../../ui/icon-button.tsx';
 import type { HeldPart } from '../../../workers/reuse.ts';
-import { isMessage, KIND_NAMES } from './kinds.ts';
+import { KIND_NAMES } from './kinds.ts';
+import { PartRemarks } from './part-remarks.tsx';
 
 /** One part of what was made, edited in place: how long it is, what of it the post does not say, what of it is out of date. */
 export function PartField({
@@ -26,11 +27,8 @@ export function PartField({
 }) {
   const { name, parts } = KIND_NAMES[row.kind];
   const length = messageLength(part.text, row.wishes);
-  const limited = isMessage(row.kind);
-  const isOver = limited && length > row.wishes.most;
+  const isOver = isMessage(row.kind) && length > row.wishes.most;
   const label = `${parts}${row.parts.length > 1 ? ` ${at + 1}` : ''}`;
-  const notIn = held?.notIn ?? [];
-  const gone = held?.gone ?? [];
   return (
     <li className="relative border-t py-3 first:border-t-0">
       {part.head && <p className="mb-1 font-serif text-[15px] font-semibold">{part.head}</p>}
@@ -45,15 +43,7 @@ export function PartField({
         }
         note={
           <span className="flex flex-wrap items-center gap-x-3 tabular-nums">
-            {limited ? `${length} of ${row.wishes.most} characters` : `${length} characters`}
-            {notIn.length > 0 && (
-              <span className="text-ochre">
-                Not in the post: {notIn.map(({ text }) => `“${text}”`).join(', ')}
-              </span>
-            )}
-            {gone.length > 0 && (
-              <span className="text-ochre">Out of date: the post no longer says “{gone[0]}”</span>
-            )}
+            <PartRemarks kind={row.kind} text={part.text} wishes={row.wishes} held={held} />
           </span>
         }
       />

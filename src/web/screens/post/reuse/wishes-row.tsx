@@ -1,4 +1,5 @@
 import {
+  isMessage,
   MAX_THREAD,
   MESSAGE_LIMITS,
   MIN_THREAD,
@@ -7,7 +8,6 @@ import {
 } from '../../../../core/reuse/index.ts';
 import { CheckField } from '../../../ui/check-field.tsx';
 import { Choice } from '../../../ui/choice.tsx';
-import { isMessage } from './kinds.ts';
 
 const NUMBER = 'w-20 rounded-md border px-2 py-1 tabular-nums';
 const TYPED = 'typed';

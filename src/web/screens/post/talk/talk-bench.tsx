@@ -24,6 +24,7 @@ import { FidelityLine, FidelitySteps, SectionBars } from './fidelity-panel.tsx';
 import { liftRecording, type Recorder, RecordingBar } from './recording-bar.tsx';
 import { RecordingFields } from './recording-fields.tsx';
 import { SaidLines } from './said-lines.tsx';
+import { SectionAsking } from './section-asking.tsx';
 import { TimeButton } from './time-button.tsx';
 import { TracedDraft } from './traced-draft.tsx';
 import { UnspokenWords } from './unspoken-words.tsx';
@@ -220,6 +221,7 @@ export function TalkBench({ row, onOther }: { row: TalkRow; onOther: () => void 
         <div className="mb-10 space-y-5 border-t px-1 pt-4">
           {words > 0 && <UnspokenWords session={session} at={row.at} onTime={play} />}
           <Heard view={view} onTime={play} />
+          <SectionAsking at={row.at} account={account} onTime={play} />
           <RecordingFields row={row} onChange={(change) => attempt(changeTalk(row.postId, change))} />
           <p className="flex flex-wrap gap-4 text-[13px]">
             <Button look="word" onClick={onOther}>

@@ -6,6 +6,9 @@ import { hideTextPlace, showTextPlace } from '../sheet/text-place-plugin.ts';
 import { TextPlaceView } from './text-place-view.tsx';
 import { useTextPlace } from './use-run.ts';
 
+/** Milliseconds in which the sheet has put itself in order. */
+const SETTLED = 150;
+
 /** The element in each sheet that holds the place; it stays the same while the place is open, wherever the writer goes. */
 const holders = new WeakMap<BodyEditor, { key: string; dom: HTMLElement }>();
 
@@ -33,8 +36,13 @@ export function SheetPlace({ body }: { body: BodyEditor }) {
       // A sheet that was opened anew has its caret elsewhere: the block tells where the text was asked for.
       const found = blockId === null ? null : body.positionOf(blockId, Number.POSITIVE_INFINITY);
       showTextPlace(body.editor, element, found ? found.at : null);
+      // It may have been asked for on another step: whoever comes from there is shown where it stands.
+      const timer = setTimeout(() => element.scrollIntoView({ block: 'nearest' }), SETTLED);
+      setDom(holder.dom);
+      return () => clearTimeout(timer);
     }
     setDom(holder.dom);
+    return;
   }, [body, key, blockId]);
   return place && dom ? createPortal(<TextPlaceView key={place.key} place={place} body={body} />, dom) : null;
 }

@@ -18,6 +18,7 @@ import { usePost } from '../../frame/post-context.ts';
 import type { BodyEditor } from '../sheet/body-editor.ts';
 import { RunLine } from './run-line.tsx';
 import { stillThere, takeParagraph, takeSentence, takeWhole, wholeStep } from './take-pieces.ts';
+import { TalkShare } from './talk-share.tsx';
 import { useChecks } from './use-checks.ts';
 import { useRun } from './use-run.ts';
 
@@ -107,6 +108,7 @@ export function TextPlaceView({ place, body }: { place: TextPlace; body: BodyEdi
           <p className="font-sans text-[13px]">Looking at what is known…</p>
         )}
       </div>
+      {!isRunning && <TalkShare text={state.text} />}
       {state.note && <p className="mb-2 text-soft">{state.note}</p>}
       <footer className="flex flex-wrap items-center gap-x-3 gap-y-1.5 border-t border-dashed pt-2">
         {isRunning ? (
