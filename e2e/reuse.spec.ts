@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
+import { playEndpoint } from '../src/server/text-service/played-endpoint.test-data.ts';
 import { faultsOf } from './steps/accessibility.ts';
+import { chooseEndpoint } from './steps/texts.ts';
 import { caretAtEndOf, downloaded, newPost, openPost } from './steps/writer.ts';
 
 test('a post becomes a thread of messages that fit, out of its own sentences; it says what is not in the post and what is out of date', async ({
@@ -116,4 +118,39 @@ test('a picture with a sentence is drawn and saved, and an empty post says what 
   await newPost(page);
   await page.getByRole('navigation', { name: 'Trail' }).getByRole('link', { name: 'Reuse' }).click();
   await expect(page.getByText('There is nothing to reuse yet')).toBeVisible();
+});
+
+test('another wording is asked for, held against the post, taken, and taken back', async ({ page }) => {
+  const endpoint = await playEndpoint({
+    text: 'The ferry to Holm takes bicycles.\n\n2. Tickets cost 900 guilders. https://elsewhere.example/',
+  });
+  try {
+    await chooseEndpoint(page, endpoint.base, 'good');
+    await page.goto('/posts/demo-bicycle-ferry/reuse');
+    await page
+      .getByRole('list', { name: 'What was made' })
+      .getByRole('button', { name: /^Thread/ })
+      .click();
+    const thread = page.getByRole('region', { name: 'Thread', exact: true });
+    const before = await thread.getByRole('textbox', { name: 'Message 1' }).inputValue();
+    await thread.getByRole('button', { name: 'Ask for another wording' }).click();
+    const other = thread.getByRole('list', { name: 'The other wording' }).getByRole('listitem');
+    await expect(other).toHaveCount(2);
+    await expect(other.last()).toContainText(
+      /^2\/2 Tickets cost 900 guilders\.\s*https:\/\/saltmarsh\.example/,
+    );
+    await expect(other.last()).toContainText(/Not in the post: .*900/);
+    await thread.getByRole('button', { name: 'Take this wording' }).click();
+    await expect(thread.getByRole('textbox', { name: 'Message 1' })).toHaveValue(
+      '1/2 The ferry to Holm takes bicycles.',
+    );
+    await page
+      .getByRole('listitem')
+      .filter({ hasText: 'The thread reads otherwise now.' })
+      .getByRole('button', { name: 'Undo' })
+      .click();
+    await expect(thread.getByRole('textbox', { name: 'Message 1' })).toHaveValue(before);
+  } finally {
+    await endpoint.close();
+  }
 });

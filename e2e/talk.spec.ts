@@ -1,5 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
+import { playEndpoint } from '../src/server/text-service/played-endpoint.test-data.ts';
 import { faultsOf } from './steps/accessibility.ts';
+import { chooseEndpoint } from './steps/texts.ts';
 import { caretAtEndOf, openPosts } from './steps/writer.ts';
 
 const draft = (page: Page) => page.getByRole('textbox', { name: 'Draft' });
@@ -149,4 +151,33 @@ test('the demo’s talk stands beside its post: added words, words left out, cha
     .getByRole('button', { name: 'Undo' })
     .click();
   await expect(fidelity(page)).toContainText(/9\d % the speaker’s/);
+});
+
+test('a section is asked for from a text service: what comes is held against the talk, and what nobody said is named', async ({
+  page,
+}) => {
+  const endpoint = await playEndpoint({
+    text: 'With discs you look at the pad from above with a torch. Carbon rotors last 900 miles.',
+  });
+  try {
+    await chooseEndpoint(page, endpoint.base, 'good');
+    await page.goto('/posts/demo-pre-tour-bike-check/talk');
+    await page.getByRole('button', { name: 'Ask for Disc brakes' }).click();
+    const place = page.getByRole('region', { name: 'Not yet taken: From a talk' });
+    const share = place.getByRole('status', { name: 'Held against the talk' });
+    await expect(share).toContainText(/\d\d % the speaker’s words\. Nobody said: .*Carbon rotors.*900/);
+    await expect(place).toBeInViewport();
+    const sent = JSON.stringify(endpoint.asked.at(-1));
+    expect(sent).toContain('every word is the speaker');
+    expect(sent).toContain('And what about disc brakes then?');
+    await place.getByRole('button', { name: /With discs you look at the pad/ }).click();
+    await expect(
+      draft(page)
+        .getByRole('paragraph')
+        .filter({ hasText: 'With discs you look at the pad from above with a torch.' }),
+    ).toHaveCount(2);
+    await expect(draft(page).getByRole('paragraph').filter({ hasText: 'Carbon rotors' })).toHaveCount(0);
+  } finally {
+    await endpoint.close();
+  }
 });
