@@ -69,7 +69,7 @@ test('the demo’s letter takes other posts in, in order, and goes out as HTML a
 }) => {
   await page.goto('/posts/demo-bicycle-ferry/reuse');
   const made = page.getByRole('list', { name: 'What was made' });
-  await expect(made.getByRole('listitem')).toHaveCount(3);
+  await expect(made.getByRole('listitem')).toHaveCount(4);
   await made
     .getByRole('button', { name: /^Newsletter \d?|^Newsletter$/ })
     .last()
@@ -105,16 +105,32 @@ test('a picture with a sentence is drawn and saved, and an empty post says what 
   page,
 }) => {
   await page.goto('/posts/demo-bicycle-ferry/reuse');
-  await page.getByRole('button', { name: 'Picture with a sentence' }).click();
-  const picture = page.getByRole('region', { name: 'Picture with a sentence' });
-  await expect(picture.getByRole('textbox', { name: 'Sentence' })).toHaveValue(/^The bicycle ferry/);
+  const list = page.getByRole('list', { name: 'What was made' });
+  // One that was made, and the way to make another.
+  const ways = page.getByRole('button', { name: 'Picture with a sentence' });
+  await expect(ways).toHaveCount(2);
+  await ways.last().click();
+  await expect(list.getByRole('listitem')).toHaveCount(5);
+  const picture = page.getByRole('region', { name: 'Picture with a sentence', exact: true });
+  const sentence = picture.getByRole('textbox', { name: 'Sentence' });
+  await expect(sentence).not.toHaveValue('');
+  await picture.getByRole('list', { name: 'Sentences of the post' }).getByRole('button').first().click();
+  await expect(sentence).toHaveValue(/^The bicycle ferry/);
   await expect(picture.getByRole('img', { name: /^“The bicycle ferry/ })).toBeVisible();
+  // The colours are the house's; words that cannot be read on them are told of.
+  await picture.getByLabel('Words', { exact: true }).fill('#f0f0f0');
+  await expect(picture.getByRole('note')).toContainText(
+    /hard to read on this ground: their contrast is 1\.\d/,
+  );
+  await picture.getByRole('button', { name: 'On marram' }).click();
+  await expect(picture.getByRole('note')).toHaveCount(0);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     picture.getByRole('button', { name: 'Save as PNG' }).click(),
   ]);
   const bytes = readFileSync(await download.path());
   expect([bytes.readUInt32BE(16), bytes.readUInt32BE(20)]).toEqual([1200, 630]);
+  await expect(picture.getByRole('list', { name: 'Where it went' })).toContainText('saved as a file');
   await newPost(page);
   await page.getByRole('navigation', { name: 'Trail' }).getByRole('link', { name: 'Reuse' }).click();
   await expect(page.getByText('There is nothing to reuse yet')).toBeVisible();

@@ -134,6 +134,12 @@ test('the demo’s talk stands beside its post: added words, words left out, cha
   await expect(post).toContainText('Added 1 of');
   await post.getByRole('button', { name: 'Left out: the next one' }).click();
   await expect(post).toContainText('Left out 1 of');
+  // A picture is asked for where something was said, and stands in the text as still to come.
+  const heard = page.getByRole('region', { name: 'The talk', exact: true });
+  await heard.getByRole('button', { name: '4:55', exact: true }).click();
+  await heard.getByRole('button', { name: 'Ask for a picture at 4:55' }).click();
+  await expect(post.getByText(/^\[picture of: .*\(4:55\)\]$/)).toBeVisible();
+  await expect(fidelity(page)).toContainText(/9\d % the speaker’s/);
   await post.getByRole('button', { name: 'Put chapters below the recording' }).click();
   await expect(page.getByText(/6 chapters below the recording/)).toBeVisible();
   expect(await faultsOf(page, 'talk')).toEqual([]);

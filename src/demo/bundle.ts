@@ -177,6 +177,7 @@ function demoReuses(posts: readonly { row: PostRow; draft: Draft }[], baseAddres
       sent: [{ channel: 'Short messages', how: 'recorded', at: '2026-11-17T08:30:00Z' }],
     }),
     make('blurb'),
+    make('picture'),
     make('newsletter', {
       letter: {
         subject: 'Across to Holm without the main road',

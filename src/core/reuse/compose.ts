@@ -209,6 +209,16 @@ function teaser({ sentences, from }: Order): ReusedPart[] {
   return best === undefined ? [] : [part(fitted(best, TEASER_CHARACTERS), [best])];
 }
 
+/** Characters of a sentence that can still be read in a picture. */
+const PICTURE_CHARACTERS = 140;
+
+/** The sentence of a picture: the strongest that is short enough to be read in passing. */
+function picture({ sentences, from }: Order): ReusedPart[] {
+  const points = pointsOf(sentences, from.title, 12).map((at) => sentences[at].text);
+  const best = points.find((text) => [...text].length <= PICTURE_CHARACTERS) ?? points[0];
+  return best === undefined ? [] : [part(best, [best])];
+}
+
 /** Words a minute that a script is spoken at. */
 const SPOKEN = 145;
 
@@ -244,6 +254,7 @@ const COMPOSERS: Record<ReuseKind, (order: Order) => ReusedPart[]> = {
   faq: questions,
   teaser,
   script,
+  picture,
 };
 
 /**

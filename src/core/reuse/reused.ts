@@ -11,6 +11,7 @@ export const REUSE_KINDS = [
   'faq',
   'teaser',
   'script',
+  'picture',
 ] as const;
 export type ReuseKind = (typeof REUSE_KINDS)[number];
 

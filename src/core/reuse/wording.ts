@@ -22,7 +22,7 @@ export const canBeReworded = (kind: ReuseKind): boolean => kind !== 'newsletter'
 
 /** Kinds of one part, whose paragraphs stay together. */
 const isOne = (kind: ReuseKind): boolean =>
-  kind === 'update' || kind === 'network-post' || kind === 'blurb' || kind === 'teaser';
+  kind === 'update' || kind === 'network-post' || kind === 'blurb' || kind === 'teaser' || kind === 'picture';
 
 const NUMBER = /^\s*(?:\d{1,2}\/\d{1,2}|\(?\d{1,2}[.)])\s+/;
 /** A text without what is put around it. */

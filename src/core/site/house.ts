@@ -26,6 +26,8 @@ export interface House {
   research?: ResearchRules;
   /** The format that pictures are put in; absent: what suits each. */
   pictureFormat?: FormatWish;
+  /** Colours of pictures with a sentence; absent: dark on paper. */
+  pictureColours?: { ground: string; words: string; line: string };
   /** Words of the house, and what is not spoken of; absent: nothing is decided. */
   language?: LanguageRules;
   /** How the site's own pages look, for the reader's view: its style sheet, and the pixels of the text's column. */

@@ -7,6 +7,7 @@ import {
   type TracedWord,
 } from './fidelity.ts';
 import type { LeftWhy } from './marking.ts';
+import { isPictureWish } from './picture-wish.ts';
 import { isTelling } from './telling.ts';
 
 /** Words of a draft that nobody said, in one run. */
@@ -64,9 +65,9 @@ const labelEnd = (text: string, speakers: ReadonlySet<string>): number => {
   return colon > 0 && colon < 50 && speakers.has(text.slice(0, colon).trim()) ? colon + 1 : 0;
 };
 
-/** Whether a block's words are held against the talk: running text and headings, not what stands in a frame or a fold. */
+/** Whether a block's words are held against the talk: running text and headings, not what stands in a frame or a fold, nor a note that a picture belongs there. */
 const isHeld = ({ kind, text }: Block): boolean =>
-  (kind === 'paragraph' || kind === 'heading') && text.trim() !== '';
+  (kind === 'paragraph' || kind === 'heading') && text.trim() !== '' && !isPictureWish(text);
 
 function runsOf(block: Block, traced: readonly TracedWord[], wanted: TracedWord['origin']): AddedRun[] {
   const runs: AddedRun[] = [];

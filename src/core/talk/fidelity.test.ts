@@ -15,9 +15,11 @@ import {
 } from '../draft/index.ts';
 import { HOSTILE_WORDS } from '../language/hostile-words.test-data.ts';
 import { Vocabulary, WordBases } from '../language/index.ts';
+import { leftToFill } from '../release/left-to-fill.ts';
 import { chaptersOf, withChapters } from './chapters.ts';
 import { fidelityOf, originCounts, SpokenIndex } from './fidelity.ts';
 import { fidelityAccount } from './fidelity-account.ts';
+import { pictureWish } from './picture-wish.ts';
 import { readTranscript } from './read-transcript.ts';
 import { isTranscriptFold, talkDraft, transcriptFold } from './talk-draft.ts';
 import { FORMS, TEST_TALKS, testTalk } from './test-talks.test-data.ts';
@@ -222,6 +224,24 @@ describe('a draft held against its talk', () => {
     expect(sections.map(({ fidelity }) => fidelity === 1)).toEqual([true, true, true, false]);
     const starts = sections.map(({ start }) => start ?? -1);
     expect(starts).toEqual([...starts].sort((a, b) => a - b));
+  });
+  it('does not count the note that a picture belongs there, which release reminds of', () => {
+    const wish = pictureWish('the red [bag] goes in first', 95);
+    expect(wish).toBe('[picture of: the red bag goes in first (1:35)]');
+    const { draft } = packing;
+    const before = accountOf(packing, draft);
+    const noted: Draft = {
+      ...draft,
+      blocks: draft.blocks.toSpliced(3, 0, {
+        id: 'wish',
+        kind: 'paragraph',
+        path: [],
+        text: wish,
+        marks: [],
+      }),
+    };
+    expect(accountOf(packing, noted).counts).toEqual(before.counts);
+    expect(leftToFill(noted.blocks)).toMatchObject([{ blockId: 'wish', quote: wish }]);
   });
   it('does not count the names in front of turns', async () => {
     const talk = await made('tide-podcast', 'bracketNames');

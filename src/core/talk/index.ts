@@ -8,7 +8,7 @@
  * parts them by their vocabulary with the help of `turns-of-talk`; `section-heading` finds words of the speaker to stand above each,
  * `enumerations` what was counted. `written-talk` puts it together.
  *
- * `talk-draft` makes a post of it, `chapters` names the parts of its recording.
+ * `talk-draft` makes a post of it, `chapters` names the parts of its recording, `picture-wish` notes where a picture belongs.
  *
  * `comparable` and `fidelity` trace a text back to what was said, `fidelity-account` a whole draft; `unspoken` tells which words of
  * a phrase nobody said, and where the speaker came near.
@@ -28,6 +28,7 @@ export {
   type SectionFidelity,
 } from './fidelity-account.ts';
 export type { LeftWhy } from './marking.ts';
+export { pictureWish } from './picture-wish.ts';
 export { readTranscript } from './read-transcript.ts';
 export { type SpokenWord, spokenWords } from './spoken-words.ts';
 export { isTranscriptFold, type TalkDraftWishes, talkDraft, transcriptFold } from './talk-draft.ts';

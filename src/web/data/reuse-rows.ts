@@ -27,6 +27,8 @@ export interface ReuseRow {
   planned: string;
   /** Of a newsletter: what stands around its posts, and which others are in it. */
   letter?: { subject: string; opening: string; closing: string; posts: string[] };
+  /** Of a picture: as high as it is wide; not there: the shape for shares. */
+  square?: boolean;
   /** UTC instant of the last change; not there: none since that is kept. */
   changed?: string;
 }

@@ -11,4 +11,5 @@ export const REUSE_NAMES = {
   faq: 'FAQ',
   teaser: 'Teaser line',
   script: 'Talk script',
+  picture: 'Picture with a sentence',
 } as const;

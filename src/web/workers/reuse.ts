@@ -9,6 +9,7 @@ import {
   readWording,
   reuse,
 } from '../../core/reuse/index.ts';
+import { database } from '../data/database.ts';
 
 /** How a part stands to the post that it was made from. */
 export interface HeldPart {
@@ -47,6 +48,24 @@ export const reusing = {
     return made.map((parts) =>
       parts.map((part) => ({ notIn: index.notIn(part.text), gone: index.gone(part) })),
     );
+  },
+
+  /** Holds parts that were made of other posts, each against its own; null where the post is gone. */
+  async heldElsewhere(
+    parts: readonly (readonly [postId: string, part: ReusedPart])[],
+  ): Promise<(HeldPart | null)[]> {
+    const ids = [...new Set(parts.map(([id]) => id))];
+    const [rows, bodies] = await Promise.all([database().posts.bulkGet(ids), database().bodies.bulkGet(ids)]);
+    const indexes = new Map(
+      ids.map((id, at) => {
+        const [row, body] = [rows[at], bodies[at]];
+        return [id, row && body && row.deleted === '' ? new PostIndex(body.draft, row.fields.title) : null];
+      }),
+    );
+    return parts.map(([id, part]) => {
+      const index = indexes.get(id);
+      return index ? { notIn: index.notIn(part.text), gone: index.gone(part) } : null;
+    });
   },
 };
 

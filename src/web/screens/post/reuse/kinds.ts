@@ -18,6 +18,7 @@ export const KIND_NAMES: Record<ReuseKind, { name: string; note: string; parts: 
   faq: { name: REUSE_NAMES.faq, note: 'Questions with structured data', parts: 'Answer' },
   teaser: { name: REUSE_NAMES.teaser, note: 'For below a video', parts: 'Line' },
   script: { name: REUSE_NAMES.script, note: 'To speak from, with times', parts: 'Section' },
+  picture: { name: REUSE_NAMES.picture, note: 'For shares, in the colours of the house', parts: 'Sentence' },
 };
 
 /** Kinds in the groups in which they are offered. */
@@ -26,6 +27,7 @@ export const KIND_GROUPS: readonly (readonly [group: string, kinds: readonly Reu
   ['For letters', ['blurb', 'newsletter']],
   ['For readers in a hurry', ['summary', 'takeaways', 'cards', 'faq']],
   ['To be spoken', ['teaser', 'script']],
+  ['To be seen', ['picture']],
 ];
 
 /** The wishes that something begins with. */

@@ -25,6 +25,7 @@ import { GoingOut } from './going-out.tsx';
 import { KIND_NAMES } from './kinds.ts';
 import { LetterFields } from './letter-fields.tsx';
 import { PartField } from './part-field.tsx';
+import { SentencePicture } from './sentence-picture.tsx';
 import { fromOf, useAddresses } from './use-made.ts';
 import { WishesRow } from './wishes-row.tsx';
 
@@ -158,13 +159,16 @@ export function MadeThing({
           </Button>
         </p>
       )}
-      <WishesRow
-        kind={row.kind}
-        wishes={row.wishes}
-        tags={row.tags}
-        onWishes={(wished) => attempt(again({ ...row.wishes, ...wished }))}
-        onTags={(tags) => attempt(again(row.wishes, tags))}
-      />
+      {row.kind === 'picture' && <SentencePicture row={row} session={session} site={site} />}
+      {row.kind !== 'picture' && (
+        <WishesRow
+          kind={row.kind}
+          wishes={row.wishes}
+          tags={row.tags}
+          onWishes={(wished) => attempt(again({ ...row.wishes, ...wished }))}
+          onTags={(tags) => attempt(again(row.wishes, tags))}
+        />
+      )}
       <div className="mt-3">
         {row.letter && (
           <LetterFields
@@ -184,9 +188,7 @@ export function MadeThing({
               row={row}
               at={at}
               part={part}
-              held={
-                row.kind === 'newsletter' && row.letter?.posts[at] !== session.id ? undefined : held?.[at]
-              }
+              held={held?.[at]}
               onText={(text) => setPart(at, text)}
               onCopy={() => attempt(copyText(part.text, 'Copied.', `${fileName}-${at + 1}.txt`))}
               onRemove={() =>
@@ -199,18 +201,23 @@ export function MadeThing({
         </ol>
       </div>
       <div className="mb-4 flex flex-wrap gap-2">
-        <Button look="main" onClick={() => attempt(copyAll())}>
-          Copy all of it
-        </Button>
-        {row.kind === 'newsletter' ? (
+        {row.kind !== 'picture' && (
           <>
-            <Button onClick={() => save('html', letterHtml(letter), 'text/html')}>Save as HTML</Button>
-            <Button onClick={() => save('txt', letterText(letter), 'text/plain')}>Save as text</Button>
-          </>
-        ) : (
-          <>
-            <Button onClick={() => save('txt', `${wholeText(row)}\n`, 'text/plain')}>Save as text</Button>
-            <Button onClick={() => save('csv', csv(), 'text/csv')}>Save as CSV</Button>
+            {' '}
+            <Button look="main" onClick={() => attempt(copyAll())}>
+              Copy all of it
+            </Button>
+            {row.kind === 'newsletter' ? (
+              <>
+                <Button onClick={() => save('html', letterHtml(letter), 'text/html')}>Save as HTML</Button>
+                <Button onClick={() => save('txt', letterText(letter), 'text/plain')}>Save as text</Button>
+              </>
+            ) : (
+              <>
+                <Button onClick={() => save('txt', `${wholeText(row)}\n`, 'text/plain')}>Save as text</Button>
+                <Button onClick={() => save('csv', csv(), 'text/csv')}>Save as CSV</Button>
+              </>
+            )}
           </>
         )}
         {row.kind === 'faq' && (

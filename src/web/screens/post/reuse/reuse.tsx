@@ -15,7 +15,6 @@ import { talkWorker } from '../../../workers/talk-client.ts';
 import { usePost } from '../frame/post-context.ts';
 import { firstWishes, KIND_GROUPS, KIND_NAMES } from './kinds.ts';
 import { MadeThing } from './made-thing.tsx';
-import { SentencePicture } from './sentence-picture.tsx';
 import { fromOf, useAddress, useHeld, useMade } from './use-made.ts';
 
 const NONE: ReuseRow[] = [];
@@ -29,10 +28,9 @@ export function Reuse() {
   const held = useHeld(session, made ?? NONE);
   const [chosen, setChosen] = useState('');
   const [problem, setProblem] = useState('');
-  const [drawing, setDrawing] = useState(false);
   const navigate = useNavigate();
   if (made === undefined) return <Waiting className="m-6 h-60" />;
-  const row = drawing ? null : (made.find(({ id }) => id === chosen) ?? made[0] ?? null);
+  const row = made.find(({ id }) => id === chosen) ?? made[0] ?? null;
 
   const make = async (kind: ReuseKind) => {
     const wishes = firstWishes(kind);
@@ -63,11 +61,9 @@ export function Reuse() {
         ? { letter: { subject: title, opening: '', closing: '', posts: [session.id] } }
         : {}),
     });
-    setDrawing(false);
     setChosen(id);
   };
-  const staleOf = ({ id, kind }: ReuseRow) =>
-    kind === 'newsletter' ? 0 : (held.get(id) ?? []).filter(({ gone }) => gone.length > 0).length;
+  const staleOf = ({ id }: ReuseRow) => (held.get(id) ?? []).filter(({ gone }) => gone.length > 0).length;
   const side = (
     <section aria-label="Made from this post" className="min-h-0 flex-1 space-y-5 overflow-auto px-5 py-4">
       {made.length > 0 && (
@@ -83,7 +79,6 @@ export function Reuse() {
                     type="button"
                     aria-current={one.id === row?.id}
                     onClick={() => {
-                      setDrawing(false);
                       setChosen(one.id);
                     }}
                     className="w-full py-1.5 text-left text-[13px] hover:text-sea aria-[current=true]:font-semibold"
@@ -126,10 +121,6 @@ export function Reuse() {
               </div>
             </div>
           ))}
-          <h3 className="mb-1 text-[13px] text-soft">To be seen</h3>
-          <Button title="For shares, in the house’s colours" onClick={() => setDrawing(true)}>
-            Picture with a sentence
-          </Button>
         </div>
       )}
       <p className="border-t pt-3 text-[13px] text-soft">
@@ -149,8 +140,6 @@ export function Reuse() {
             Once the post has text, threads, letters and cards are made of its own sentences here.
           </p>
         </div>
-      ) : drawing ? (
-        <SentencePicture session={session} site={site} />
       ) : row ? (
         <MadeThing
           key={row.id}

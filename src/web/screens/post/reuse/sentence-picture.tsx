@@ -1,22 +1,25 @@
 import { useEffect, useRef, useState } from 'react';
+import {
+  contrastOf,
+  PICTURE_COLOURS,
+  type PictureColours,
+  READABLE_CONTRAST,
+} from '../../../../core/reuse/index.ts';
 import { addPicture } from '../../../data/pictures.ts';
 import type { SiteRow } from '../../../data/post-rows.ts';
+import type { ReuseRow } from '../../../data/reuse-rows.ts';
+import { changeReuse } from '../../../data/reuses.ts';
+import { changeHouse } from '../../../data/sites.ts';
 import { attempt } from '../../../state/attempt.ts';
 import type { PostSession } from '../../../state/post/post-session.ts';
 import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
+import { copyText } from '../../../ui/copy-text.ts';
 import { download } from '../../../ui/download.ts';
-import { TextField } from '../../../ui/field.tsx';
 import { talkWorker } from '../../../workers/talk-client.ts';
 import { firstWishes } from './kinds.ts';
 import { fromOf } from './use-made.ts';
-
-const SIZES = [
-  { value: 'share', name: 'For shares, 1200 x 630', width: 1200, height: 630 },
-  { value: 'square', name: 'Square, 1080 x 1080', width: 1080, height: 1080 },
-] as const;
-type Size = (typeof SIZES)[number]['value'];
 
 /** Lines of a text in a width, as a canvas measures them. */
 function linesIn(context: CanvasRenderingContext2D, text: string, width: number): string[] {
@@ -33,15 +36,20 @@ function linesIn(context: CanvasRenderingContext2D, text: string, width: number)
 }
 
 /** Draws a sentence in the colours of the house, as large as its room lets it be. */
-function draw(canvas: HTMLCanvasElement, sentence: string, house: string, dark: boolean): void {
+function draw(
+  canvas: HTMLCanvasElement,
+  sentence: string,
+  house: string,
+  { ground, words, line }: PictureColours,
+): void {
   const context = canvas.getContext('2d');
   if (!context) return;
   const { width, height } = canvas;
   const edge = Math.round(width * 0.08);
-  context.fillStyle = dark ? '#1f5e63' : '#fbf8f2';
+  context.fillStyle = ground;
   context.fillRect(0, 0, width, height);
   // A dune line along the foot.
-  context.strokeStyle = dark ? '#6fb5b3' : '#1f5e63';
+  context.strokeStyle = line;
   context.lineWidth = Math.max(4, width / 200);
   context.beginPath();
   context.moveTo(0, height - edge * 0.5);
@@ -62,25 +70,34 @@ function draw(canvas: HTMLCanvasElement, sentence: string, house: string, dark: 
     lines = linesIn(context, sentence, width - 2 * edge);
     if (lines.length * size * 1.25 <= room) break;
   }
-  context.fillStyle = dark ? '#fbf8f2' : '#1f2a2e';
+  context.fillStyle = words;
   context.textBaseline = 'top';
   const top = edge + (room - lines.length * size * 1.25) / 2;
   lines.forEach((line, at) => {
     context.fillText(line, edge, top + at * size * 1.25);
   });
   context.font = `600 ${Math.round(width / 42)}px "Public Sans Variable", sans-serif`;
-  context.fillStyle = dark ? '#cfe3e0' : '#566266';
+  context.fillStyle = line;
   context.fillText(house, edge, height - edge * 1.9);
 }
 
+const COLOUR_NAMES = { ground: 'Ground', words: 'Words', line: 'Line and name' } as const;
+
 /** A picture with a sentence of the post, for shares: drawn here, saved as PNG, with its alt text. */
-export function SentencePicture({ session, site }: { session: PostSession; site: SiteRow }) {
+export function SentencePicture({
+  row,
+  session,
+  site,
+}: {
+  row: ReuseRow;
+  session: PostSession;
+  site: SiteRow;
+}) {
   const canvas = useRef<HTMLCanvasElement>(null);
-  const [sentence, setSentence] = useState('');
+  const sentence = (row.parts[0]?.text ?? '').trim();
   const [offers, setOffers] = useState<string[]>([]);
-  const [size, setSize] = useState<Size>('share');
-  const [dark, setDark] = useState(false);
-  const { width, height } = SIZES.find(({ value }) => value === size)!;
+  const [width, height] = row.square ? [1080, 1080] : [1200, 630];
+  const colours = site.house.pictureColours ?? PICTURE_COLOURS[0].colours;
   useEffect(() => {
     let isOver = false;
     const look = async () => {
@@ -88,9 +105,7 @@ export function SentencePicture({ session, site }: { session: PostSession; site:
         ...firstWishes('summary'),
         parts: 5,
       });
-      if (isOver) return;
-      setOffers(parts.map(({ text }) => text));
-      setSentence((now) => now || (parts[0]?.text ?? ''));
+      if (!isOver) setOffers(parts.map(({ text }) => text));
     };
     attempt(look());
     return () => {
@@ -99,16 +114,20 @@ export function SentencePicture({ session, site }: { session: PostSession; site:
   }, [session]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: another size is another canvas
   useEffect(() => {
-    const paint = () => canvas.current && draw(canvas.current, sentence, site.name, dark);
+    const paint = () => canvas.current && draw(canvas.current, sentence, site.name, colours);
     paint();
     // Until its faces have come the browser draws with others.
     attempt(document.fonts.ready.then(paint));
-  }, [sentence, site.name, dark, width, height]);
+  }, [sentence, site.name, colours, width, height]);
   const picture = () => new Promise<Blob | null>((done) => canvas.current?.toBlob(done, 'image/png'));
-  const name = `${session.document.fields.slug || 'post'}-${size}.png`;
+  const name = `${session.document.fields.slug || 'post'}-${row.square ? 'square' : 'share'}.png`;
   const save = async () => {
     const blob = await picture();
-    if (blob) download(name, blob);
+    if (!blob) return;
+    download(name, blob);
+    await changeReuse(row.id, ({ sent }) => ({
+      sent: [...sent, { channel: '', how: 'exported', at: new Date().toISOString() }],
+    }));
   };
   const share = async () => {
     const blob = await picture();
@@ -116,10 +135,12 @@ export function SentencePicture({ session, site }: { session: PostSession; site:
     const src = await addPicture(session.siteId, new File([blob], name, { type: 'image/png' }), name);
     offerUndo('It is the picture for shares now.', session.change({ fields: { shareImage: src } }));
   };
+  const setColours = (next: PictureColours) =>
+    attempt(changeHouse(site.id, (house) => ({ ...house, pictureColours: next })));
   const alt = `“${sentence}”, ${site.name}`;
+  const contrast = contrastOf(colours.words, colours.ground);
   return (
-    <section aria-label="Picture with a sentence" className="max-w-3xl space-y-3">
-      <h2 className="font-serif text-xl font-semibold">Picture with a sentence</h2>
+    <div className="space-y-3">
       <canvas
         ref={canvas}
         width={width}
@@ -128,20 +149,63 @@ export function SentencePicture({ session, site }: { session: PostSession; site:
         aria-label={alt}
         className="max-h-[360px] max-w-full rounded-md border"
       />
-      <TextField
-        label="Sentence"
-        value={sentence}
-        rows={2}
-        onChange={setSentence}
-        note={`Alt text: ${alt}`}
-      />
+      <p className="text-[13px] text-soft">
+        Alt text: {alt}{' '}
+        <Button look="word" onClick={() => attempt(copyText(alt, 'The alt text is copied.', 'alt.txt'))}>
+          Copy it
+        </Button>
+      </p>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2 text-[13px]">
+        <Choice
+          aria-label="Size of the picture"
+          value={row.square ? 'square' : 'share'}
+          onChange={(size) => attempt(changeReuse(row.id, () => ({ square: size === 'square' })))}
+          options={[
+            { value: 'share', name: 'For shares, 1200 x 630' },
+            { value: 'square', name: 'Square, 1080 x 1080' },
+          ]}
+          className="px-2 py-1.5"
+        />
+        {PICTURE_COLOURS.map((pair) => (
+          <Button key={pair.name} onClick={() => setColours(pair.colours)}>
+            {pair.name}
+          </Button>
+        ))}
+        {(['ground', 'words', 'line'] as const).map((part) => (
+          <label key={part} className="flex items-center gap-1.5">
+            <input
+              type="color"
+              value={colours[part]}
+              onChange={({ target: { value } }) => setColours({ ...colours, [part]: value })}
+              className="h-7 w-9 rounded border bg-sheet"
+            />
+            {COLOUR_NAMES[part]}
+          </label>
+        ))}
+      </div>
+      {contrast < READABLE_CONTRAST && (
+        <p role="note" className="text-[13px] text-ochre">
+          The words are hard to read on this ground: their contrast is {contrast.toFixed(1)}, and{' '}
+          {READABLE_CONTRAST} is the least that everybody can read.
+        </p>
+      )}
+      <div className="flex flex-wrap gap-2">
+        <Button look="main" disabled={sentence === ''} onClick={() => attempt(save())}>
+          Save as PNG
+        </Button>
+        <Button disabled={sentence === ''} onClick={() => attempt(share(), 'The picture could not be kept')}>
+          Use for shares
+        </Button>
+      </div>
       {offers.length > 0 && (
         <ul aria-label="Sentences of the post" className="text-[13px]">
           {offers.map((offer) => (
             <li key={offer} className="border-t py-1 first:border-t-0">
               <button
                 type="button"
-                onClick={() => setSentence(offer)}
+                onClick={() =>
+                  attempt(changeReuse(row.id, () => ({ parts: [{ head: '', text: offer, from: [offer] }] })))
+                }
                 className="text-left font-serif hover:text-sea"
               >
                 {offer}
@@ -150,25 +214,6 @@ export function SentencePicture({ session, site }: { session: PostSession; site:
           ))}
         </ul>
       )}
-      <div className="flex flex-wrap items-center gap-2">
-        <Choice
-          aria-label="Size of the picture"
-          value={size}
-          onChange={setSize}
-          options={SIZES.map(({ value, name: shown }) => ({ value, name: shown }))}
-          className="px-2 py-1.5"
-        />
-        <Button onClick={() => setDark(!dark)}>{dark ? 'On paper' : 'On marram'}</Button>
-        <Button look="main" disabled={sentence.trim() === ''} onClick={() => attempt(save())}>
-          Save as PNG
-        </Button>
-        <Button
-          disabled={sentence.trim() === ''}
-          onClick={() => attempt(share(), 'The picture could not be kept')}
-        >
-          Use for shares
-        </Button>
-      </div>
-    </section>
+    </div>
   );
 }

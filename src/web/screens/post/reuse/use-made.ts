@@ -80,11 +80,22 @@ export function useHeld(session: PostSession, made: readonly ReuseRow[]): Readon
   useEffect(() => {
     let isOver = false;
     const look = async () => {
-      const found = await (await talkWorker()).held(
+      const worker = await talkWorker();
+      const found = await worker.held(
         session.body,
         title,
         made.map(({ parts }) => parts),
       );
+      // Blurbs of other posts in a letter are held against those.
+      const others = made.flatMap(({ parts, letter }, row) =>
+        (letter?.posts ?? []).flatMap((postId, at) =>
+          postId !== session.id && parts[at] ? [{ row, at, postId, part: parts[at] }] : [],
+        ),
+      );
+      const theirs =
+        others.length > 0 ? await worker.heldElsewhere(others.map((one) => [one.postId, one.part])) : [];
+      for (const [index, { row, at }] of others.entries())
+        found[row][at] = theirs[index] ?? { notIn: [], gone: [] };
       if (isOver) return;
       shown.current = true;
       setHeld(new Map(made.map(({ id }, at) => [id, found[at]])));

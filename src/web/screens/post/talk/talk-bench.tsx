@@ -17,6 +17,7 @@ import { Button } from '../../../ui/button.tsx';
 import { counted } from '../../../ui/figures.ts';
 import { Panes } from '../../../ui/panes.tsx';
 import { Waiting } from '../../../ui/waiting.tsx';
+import type { TalkView } from '../../../workers/talk.ts';
 import { talkWorker } from '../../../workers/talk-client.ts';
 import { Editable } from '../frame/editable.tsx';
 import { usePost } from '../frame/post-context.ts';
@@ -28,7 +29,7 @@ import { SectionAsking } from './section-asking.tsx';
 import { TimeButton } from './time-button.tsx';
 import { TracedDraft } from './traced-draft.tsx';
 import { UnspokenWords } from './unspoken-words.tsx';
-import { useStill } from './use-still.ts';
+import { askForPicture, useStill } from './use-still.ts';
 import { useFidelity, useTalkView } from './use-talk.ts';
 
 const nextId = () => crypto.randomUUID();
@@ -44,6 +45,12 @@ function showNear(
   document.getElementById(`${prefix}${best ?? places[0]?.[0]}`)?.scrollIntoView({ block: 'center' });
 }
 
+/** What was said at a second: its line without what no text needs. */
+const saidAt = ({ lines }: TalkView, seconds: number): string =>
+  (lines.findLast(({ start }) => start !== null && start <= seconds + 0.5)?.words ?? [])
+    .flatMap(([shown, isLeft]) => (isLeft ? [] : [shown]))
+    .join('');
+
 /** A talk beside its post: what was said on the left, the draft on the right, and how much of it was said. */
 export function TalkBench({ row, onOther }: { row: TalkRow; onOther: () => void }) {
   const { session } = usePost();
@@ -52,6 +59,7 @@ export function TalkBench({ row, onOther }: { row: TalkRow; onOther: () => void 
   const words = useAppSelector((state) => state.openPost.words);
   const recorder = useRef<Recorder>(null);
   const [isVideo, setIsVideo] = useState(false);
+  const [second, setSecond] = useState<number | null>(null);
   const [added, setAdded] = useState<{ run: AddedRun; at: number } | null>(null);
   const [left, setLeft] = useState<{ run: LeftOutRun; at: number } | null>(null);
   const navigate = useNavigate();
@@ -59,6 +67,7 @@ export function TalkBench({ row, onOther }: { row: TalkRow; onOther: () => void 
 
   const play = useCallback(
     (seconds: number) => {
+      setSecond(seconds);
       recorder.current?.play(seconds);
       showNear(
         'said-',
@@ -128,6 +137,13 @@ export function TalkBench({ row, onOther }: { row: TalkRow; onOther: () => void 
           {counted(view.left, 'filler and false start', 'fillers and false starts')} struck out
         </p>
         <RecordingBar row={row} ref={recorder} onVideo={setIsVideo} />
+        {second !== null && words > 0 && (
+          <Editable>
+            <Button onClick={() => askForPicture(session, account, second, saidAt(view, second))}>
+              Ask for a picture at {clock(second)}
+            </Button>
+          </Editable>
+        )}
         {isVideo && (
           <Editable>
             <Button onClick={() => attempt(still(), 'No picture could be taken')}>
