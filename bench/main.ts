@@ -7,7 +7,13 @@ import model from 'wink-eng-lite-web-model';
 import winkNLP from 'wink-nlp';
 import { blogEntry, emptyBlog, entryProperties, postPage } from '../src/core/blog/index.ts';
 import { DraftReadings, defaultProfile, type StudyFacts } from '../src/core/criteria/index.ts';
-import { type Draft, emptyFields, type PostDocument, readMarkdown } from '../src/core/draft/index.ts';
+import {
+  type Draft,
+  emptyFields,
+  linksOf,
+  type PostDocument,
+  readMarkdown,
+} from '../src/core/draft/index.ts';
 import { Vocabulary, WordBases } from '../src/core/language/index.ts';
 import { proposeOutlines } from '../src/core/outline/index.ts';
 import { LanguageCheck, noLanguageRules, Speller } from '../src/core/proofreading/index.ts';
@@ -35,6 +41,15 @@ import { folderOfPosts } from './folder.ts';
 import { keywordCsv, keywordsOf, phrasesOf, withPages } from './keywords.ts';
 import { pictureToWeight } from './picture.ts';
 import { proseOf, termsOf } from './prose.ts';
+import {
+  fullTextIndex,
+  graphOf,
+  mapped,
+  passThroughLinks,
+  queriedForAll,
+  rankedLinks,
+  siteOf,
+} from './site.ts';
 import { startOfCommandLine } from './start.ts';
 import { streamedPieces } from './stream.ts';
 import { printStudyTable } from './study.ts';
@@ -385,6 +400,41 @@ const rows: Record<string, () => Figure | Promise<Figure>> = {
       unit: 'of the floor',
       bar: 120,
     };
+  },
+  'link-map-2000': () => {
+    const own = siteOf(2000, 60, 10, 19);
+    const graph = graphOf(own);
+    const pages = new Map(graph.pages.map(({ path }, at) => [path, at]));
+    const addresses = own.blocks.flatMap((blocks) => blocks.flatMap(linksOf).map(({ href }) => href));
+    const pass = median(() => {
+      kept += passThroughLinks(addresses, pages);
+    }, 15);
+    const time = median(
+      () => {
+        kept += mapped(graph);
+      },
+      7,
+      1,
+    );
+    return { value: time / pass, unit: 'of one pass through the links', bar: 400 };
+  },
+  'rank-links-2000': () => {
+    const own = siteOf(2000, 800, 10, 20);
+    const graph = graphOf(own);
+    const index = fullTextIndex(own);
+    const keywords = own.posts.map(({ fields }) => fields.keyword);
+    const queries = median(() => {
+      kept += queriedForAll(index, keywords);
+    }, 9);
+    const vocabulary = new Vocabulary();
+    const time = median(
+      () => {
+        kept += rankedLinks(own, graph, vocabulary);
+      },
+      7,
+      1,
+    );
+    return { value: time / queries, unit: 'of one full-text query a page', bar: 60 };
   },
   'stream-500': async () => ({
     value: await streamedPieces(),

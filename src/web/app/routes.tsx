@@ -130,6 +130,10 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('../screens/site/site.tsx')).Site }),
       },
       {
+        path: 'site/links',
+        lazy: async () => ({ Component: (await import('../screens/site/map/link-map.tsx')).LinkMap }),
+      },
+      {
         path: 'history',
         lazy: async () => ({ Component: (await import('../screens/history/history.tsx')).History }),
       },

@@ -17,6 +17,7 @@ import { IconButton } from '../../ui/icon-button.tsx';
 import { SearchField } from '../../ui/search-field.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
 import { Redirects } from './redirects.tsx';
+import { SiteTabs } from './site-tabs.tsx';
 
 const ROW = 40;
 
@@ -55,6 +56,7 @@ export function Site() {
     <main className="flex h-full flex-col">
       <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-5 pb-3">
         <h1 className="font-serif text-[26px] font-semibold">Site</h1>
+        <SiteTabs />
         <p className="text-soft">
           {counted(pages.length, 'page')} beside {counted(posts, 'post')}
           {site.baseAddress ? ` on ${site.baseAddress.replace(/^https?:\/\//, '')}` : ''}

@@ -3,11 +3,11 @@ import { applyAndSay } from '../../../../../state/post/apply-and-say.ts';
 import { Button } from '../../../../../ui/button.tsx';
 import { CheckField } from '../../../../../ui/check-field.tsx';
 import { counted } from '../../../../../ui/figures.ts';
+import { LinkedWords } from '../../../../../ui/linked-words.tsx';
 import type { LinksView } from '../../../../../workers/links.ts';
 import { Editable } from '../../../frame/editable.tsx';
 import { usePost } from '../../../frame/post-context.ts';
 import type { BodyEditor } from '../../sheet/body-editor.ts';
-import { LinkedWords } from './linked-words.tsx';
 
 /** Pages of the site worth linking, each with the words that would carry the link. */
 export function FromHere({

@@ -5,13 +5,13 @@ import { changeOtherPost } from '../../../../../state/post/change-other-post.ts'
 import { useAppSelector } from '../../../../../state/store.ts';
 import { offerUndo } from '../../../../../state/undo.ts';
 import { Button } from '../../../../../ui/button.tsx';
+import { LinkedWords } from '../../../../../ui/linked-words.tsx';
 import { STATUS_NAMES } from '../../../../../ui/status-names.ts';
 import { Waiting } from '../../../../../ui/waiting.tsx';
 import { WordLink } from '../../../../../ui/word-link.tsx';
 import type { LinkHere } from '../../../../../workers/links.ts';
 import { Editable } from '../../../frame/editable.tsx';
 import { usePost } from '../../../frame/post-context.ts';
-import { LinkedWords } from './linked-words.tsx';
 import { type Here, useLinksHere } from './use-links.ts';
 
 /** Posts of the site that speak of this one without a link to it. */

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { siteMap } from './site-map.ts';
+
+expose(siteMap);
