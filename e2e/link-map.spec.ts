@@ -77,6 +77,14 @@ test('the ten links that help most are set together, the map follows, and they a
     .click();
   await expect(map(page)).toHaveAccessibleName(/with 74 links/);
   await expect(links).toHaveCount(9);
+  // The first is taken back after the others were: each goes back by itself.
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: /^1 link set\./ })
+    .getByRole('button', { name: 'Undo' })
+    .click();
+  await expect(map(page)).toHaveAccessibleName(/with 73 links/);
+  await expect(links).toHaveCount(10);
 });
 
 test('faults of links over the whole site are mended together, and back', async ({ page }) => {
@@ -95,4 +103,23 @@ test('faults of links over the whole site are mended together, and back', async 
     .getByRole('button', { name: 'Undo' })
     .click();
   await expect(beside(page).getByLabel('What is wrong')).toContainText('Everything, 5');
+});
+
+test('an address is tried: a page, one that leads on, one where nothing stands', async ({ page }) => {
+  await page.goto('/site');
+  await page.getByText(/old addresses? leads? on|No old address leads on/).click();
+  const address = page.getByLabel('What happens with this address?');
+  const told = page.getByRole('status').filter({ hasText: /\S/ });
+  await address.fill('/journal/fix-flat-bike-tyre/');
+  await expect(told).toContainText('How to fix a flat bike tyre by the road is opened.');
+  await address.fill('/journal/nowhere');
+  await expect(told).toContainText('Nothing stands at /journal/nowhere');
+  await page.getByLabel('A table of redirects').setInputFiles([
+    {
+      name: 'r.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('from,to,status\n/journal/nowhere,/rent,301\n'),
+    },
+  ]);
+  await expect(told).toContainText('/journal/nowhere leads to /rent: Rent a touring bike is opened.');
 });

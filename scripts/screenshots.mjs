@@ -138,13 +138,6 @@ async function madeOf(page, name) {
   await page.getByRole('region', { name: /^(?:Thread|Newsletter)$/ }).waitFor();
 }
 
-/** A pattern of the house among those that come along. */
-async function ownPattern(page) {
-  await page.getByRole('button', { name: 'Section', exact: true }).click();
-  await page.getByRole('button', { name: 'Copy as our own' }).click();
-  await page.getByRole('heading', { name: 'Section, our way' }).waitFor();
-}
-
 const VIEWS = [
   {
     file: 'today',
@@ -167,7 +160,12 @@ const VIEWS = [
   { file: 'study', path: '/posts/demo-waterproof-panniers/study', before: withPage },
   { file: 'outline', path: '/posts/demo-waterproof-panniers/study', before: withProposals },
   { file: 'help', path: '/posts/demo-bike-tour-with-kids/write', before: continuing },
-  { file: 'patterns', path: '/rules/patterns', bare: true, before: ownPattern },
+  {
+    file: 'link-map',
+    path: '/site/links',
+    bare: true,
+    before: (page) => page.getByRole('button', { name: /^Bike tour packing list/ }).click(),
+  },
   {
     file: 'voices',
     path: '/rules/voices',

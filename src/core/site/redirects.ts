@@ -13,23 +13,37 @@ export interface Redirect {
 }
 
 /**
+ * The way that redirects lead from a path: each address in turn, the last of them (null: a page that is gone for good; undefined: none
+ * is known for the path), and whether they lead round and round.
+ */
+export function pathAndWay(
+  path: string,
+  redirects: readonly Redirect[],
+): { end: string | null | undefined; way: string[]; isCircle: boolean } {
+  const byPath = new Map(redirects.map((redirect) => [redirect.from, redirect.to]));
+  const way: string[] = [];
+  const met = new Set([path]);
+  let end = byPath.get(path);
+  if (end === undefined) return { end, way, isCircle: false };
+  way.push(path);
+  while (typeof end === 'string') {
+    const next = comparablePath(end);
+    // An address elsewhere is an end.
+    if (next === null || isElsewhere(end) || !byPath.has(next)) break;
+    way.push(end);
+    if (met.has(next)) return { end: undefined, way, isCircle: true };
+    met.add(next);
+    end = byPath.get(next);
+  }
+  return { end, way, isCircle: false };
+}
+
+/**
  * Where an address of the site leads by its redirects: the last of a chain; null for a page that is gone; undefined where none
  * is known for it, or they go round in a circle.
  */
-export function redirectedTo(path: string, redirects: readonly Redirect[]): string | null | undefined {
-  const byPath = new Map(redirects.map((redirect) => [redirect.from, redirect.to]));
-  let at: string | null | undefined = byPath.get(path);
-  const met = new Set([path]);
-  while (typeof at === 'string') {
-    const next = comparablePath(at);
-    // An address elsewhere is an end.
-    if (next === null || isElsewhere(at) || !byPath.has(next)) return at;
-    if (met.has(next)) return undefined;
-    met.add(next);
-    at = byPath.get(next);
-  }
-  return at;
-}
+export const redirectedTo = (path: string, redirects: readonly Redirect[]): string | null | undefined =>
+  pathAndWay(path, redirects).end;
 
 /**
  * The redirects of a site with one more: whatever led to its `from` leads on to where that leads now, and what stood at `to`

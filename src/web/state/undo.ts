@@ -36,3 +36,12 @@ export function offerUndo(said: ReactNode, takeBack: TakeBack, duration = 12_000
     },
   });
 }
+
+/** The way back of several changes as one: the last first, as a later one may stand on an earlier. */
+export const allTakenBack =
+  (backs: readonly TakeBack[]): TakeBack =>
+  async () => {
+    const stays: unknown[] = [];
+    for (const back of [...backs].reverse()) stays.push(await back());
+    return stays.find((one) => typeof one === 'string' && one !== '') ?? '';
+  };

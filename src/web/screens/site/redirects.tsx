@@ -1,5 +1,5 @@
 import { Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { readRedirects, redirectLines, redirectsCsv } from '../../../core/formats/index.ts';
 import type { Redirect } from '../../../core/site/index.ts';
 import { changeRow } from '../../data/change-row.ts';
@@ -16,7 +16,7 @@ import { IconButton } from '../../ui/icon-button.tsx';
 import { useZone } from '../../ui/zone.ts';
 
 /** Addresses at which nothing stands any more, and where they lead; written when the address of a published post changes. */
-export function Redirects({ site }: { site: SiteRow }) {
+export function Redirects({ site, children }: { site: SiteRow; children?: ReactNode }) {
   const zone = useZone();
   const { redirects = [] } = site;
   const [problems, setProblems] = useState<string[]>([]);
@@ -46,6 +46,7 @@ export function Redirects({ site }: { site: SiteRow }) {
           ? 'No old address leads on'
           : `${counted(redirects.length, 'old address leads', 'old addresses lead')} on`}
       </summary>
+      {children}
       <div role="group" aria-label="Redirects as files" className="mt-2 flex flex-wrap gap-2">
         <FileButton
           label="A table of redirects"

@@ -18,6 +18,7 @@ import { SearchField } from '../../ui/search-field.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
 import { Redirects } from './redirects.tsx';
 import { SiteTabs } from './site-tabs.tsx';
+import { TryAddress } from './try-address.tsx';
 
 const ROW = 40;
 
@@ -30,7 +31,7 @@ export function Site() {
       database().pages.where('siteId').equals(site.id).toArray(),
       postsOf(site.id),
     ]);
-    return { site, pages, posts: posts.length };
+    return { site, pages, posts };
   });
   const [search, setSearch] = useState('');
   const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
@@ -58,7 +59,7 @@ export function Site() {
         <h1 className="font-serif text-[26px] font-semibold">Site</h1>
         <SiteTabs />
         <p className="text-soft">
-          {counted(pages.length, 'page')} beside {counted(posts, 'post')}
+          {counted(pages.length, 'page')} beside {counted(posts.length, 'post')}
           {site.baseAddress ? ` on ${site.baseAddress.replace(/^https?:\/\//, '')}` : ''}
         </p>
         {pages.length > 0 && (
@@ -84,7 +85,9 @@ export function Site() {
           </div>
         )}
       </header>
-      <Redirects site={site} />
+      <Redirects site={site}>
+        <TryAddress site={site} posts={posts} pages={pages} />
+      </Redirects>
       {pages.length === 0 ? (
         <Empty
           title="The pages of your site are not known yet"

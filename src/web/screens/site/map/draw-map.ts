@@ -111,6 +111,18 @@ export function drawMap(canvas: HTMLCanvasElement, scene: MapScene, view: MapVie
   drawNames(context, scene, places, { view, width, height, heaviest, colour });
 }
 
+/** Pixels of a name: left, top, right, bottom. */
+type Box = [left: number, top: number, right: number, bottom: number];
+
+/** Where a name may stand: to the right of its page, to its left, below, above. */
+const placesOfName = (x: number, y: number, radius: number, long: number): Box[] =>
+  [
+    [x + radius + 4, y - 8],
+    [x - radius - 4 - long, y - 8],
+    [x - long / 2, y + radius + 2],
+    [x - long / 2, y - radius - 18],
+  ].map(([left, top]): Box => [left - 2, top, left + long + 2, top + 16]);
+
 /** Names of the heaviest pages, none over another; the one in hand first. */
 function drawNames(
   context: CanvasRenderingContext2D,
@@ -136,7 +148,7 @@ function drawNames(
     .filter((page) => sought === null || sought.has(page) || page === chosen)
     .sort((a, b) => Number(b === chosen) - Number(a === chosen) || pages[b].weight - pages[a].weight);
   // Where few pages are, no name stands on another page either.
-  const taken: [left: number, top: number, right: number, bottom: number, owner: number][] =
+  const taken: [...Box, owner: number][] =
     pages.length > FEW
       ? []
       : pages.map(({ weight }, page) => {
@@ -154,18 +166,20 @@ function drawNames(
     context.font = `${page === chosen ? '600 ' : ''}12px "Public Sans Variable", sans-serif`;
     const long = context.measureText(name).width;
     const radius = radiusOf(weight, heaviest, view.k);
-    // To the right of the page, or to its left where the paper ends.
-    const left = x + radius + 4 + long > width ? x - radius - 4 - long : x + radius + 4;
-    const box: (typeof taken)[number] = [left - 2, y - 8, left + long + 2, y + 8, page];
-    const isOver = ([l, t, r, b, owner]: (typeof taken)[number]) =>
-      owner !== page && l < box[2] && r > box[0] && t < box[3] && b > box[1];
-    if (page !== chosen && taken.some(isOver)) continue;
-    taken.push(box);
+    const isFree = ([l, t, r, b]: Box): boolean =>
+      l >= 0 &&
+      r <= width &&
+      !taken.some((one) => one[4] !== page && one[0] < r && one[2] > l && one[1] < b && one[3] > t);
+    const box = placesOfName(x, y, radius, long).find(isFree) ?? null;
+    const spot = box ?? (page === chosen ? placesOfName(x, y, radius, long)[x > width / 2 ? 1 : 0] : null);
+    if (!spot) continue;
+    taken.push([...spot, page]);
     drawn += 1;
+    const [left, top] = [spot[0] + 2, spot[1] + 12];
     context.lineWidth = 3;
     context.strokeStyle = colour('paper');
-    context.strokeText(name, left, y + 4);
+    context.strokeText(name, left, top);
     context.fillStyle = colour('ink');
-    context.fillText(name, left, y + 4);
+    context.fillText(name, left, top);
   }
 }

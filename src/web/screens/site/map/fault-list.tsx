@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import type { LinkFaultKind } from '../../../../core/site/index.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { changeOtherPost } from '../../../state/post/change-other-post.ts';
-import { offerUndo, type TakeBack } from '../../../state/undo.ts';
+import { allTakenBack, offerUndo, type TakeBack } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
 import { counted } from '../../../ui/figures.ts';
@@ -42,12 +42,12 @@ export function FaultList({ look }: { look: LongLook<SiteFault[]> }) {
   const mendable = shown.filter((one) => SAFE.has(one.kind) && one.fixes.length > 0);
   const mend = async (faults: readonly SiteFault[], fix = 0) => {
     setIsBusy(true);
+    const backs: TakeBack[] = [];
+    const mended: SiteFault[] = [];
     try {
       // One change of a post for all that is wrong in it, and one version.
       const byPost = new Map<string, SiteFault[]>();
       for (const fault of faults) byPost.set(fault.postId, [...(byPost.get(fault.postId) ?? []), fault]);
-      const backs: TakeBack[] = [];
-      const mended: SiteFault[] = [];
       for (const [postId, own] of byPost) {
         const edits = own.flatMap(({ fixes }) => fixes[fix]?.edits ?? []);
         const back = await changeOtherPost(postId, edits, `Before ${counted(own.length, 'link')} mended`);
@@ -55,19 +55,18 @@ export function FaultList({ look }: { look: LongLook<SiteFault[]> }) {
         backs.push(back);
         mended.push(...own);
       }
-      look.set((answer ?? []).filter((one) => !mended.includes(one)));
+    } finally {
+      setIsBusy(false);
+      look.change((now) => now.filter((one) => !mended.includes(one)));
       if (backs.length > 0)
         offerUndo(
           `${counted(mended.length, 'link')} mended in ${counted(backs.length, 'post')}.`,
           async () => {
-            const stays: unknown[] = [];
-            for (const back of backs.reverse()) stays.push(await back());
-            look.set(answer ?? []);
-            return stays.find((one) => typeof one === 'string' && one !== '') ?? '';
+            const stays = await allTakenBack(backs)();
+            look.change((now) => [...mended.filter((one) => !now.includes(one)), ...now]);
+            return stays;
           },
         );
-    } finally {
-      setIsBusy(false);
     }
   };
   return (

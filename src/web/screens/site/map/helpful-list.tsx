@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { attempt } from '../../../state/attempt.ts';
 import { changeOtherPost } from '../../../state/post/change-other-post.ts';
-import { offerUndo, type TakeBack } from '../../../state/undo.ts';
+import { allTakenBack, offerUndo, type TakeBack } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
 import { counted } from '../../../ui/figures.ts';
 import { LinkedWords } from '../../../ui/linked-words.tsx';
@@ -14,7 +14,7 @@ import { shareInWords } from './share-in-words.ts';
 import type { LongLook } from './use-site-map.ts';
 
 /** Puts a link into its post; answers the way back, null where its words are not there any more. */
-const put = (link: SettableLink): Promise<TakeBack | null> =>
+const setLink = (link: SettableLink): Promise<TakeBack | null> =>
   changeOtherPost(
     link.postId,
     [{ kind: 'set-link', ...link.offer, href: link.offer.target.address }],
@@ -33,25 +33,26 @@ export function HelpfulList({
   const { answer } = look;
   const set = async (links: readonly SettableLink[]) => {
     setIsBusy(true);
+    const backs: TakeBack[] = [];
+    const put: SettableLink[] = [];
     try {
-      const backs: TakeBack[] = [];
       for (const link of links) {
-        const back = await put(link);
+        const back = await setLink(link);
         if (back) backs.push(back);
+        put.push(link);
       }
       const missed = links.length - backs.length;
       if (missed > 0) toast(`The words of ${counted(missed, 'link')} are not in their post any more.`);
-      look.set((answer ?? []).filter((one) => !links.includes(one)));
-      if (backs.length > 0)
-        offerUndo(`${counted(backs.length, 'link')} set.`, async () => {
-          const stays: unknown[] = [];
-          // The last first: of two in one post the later stands on the earlier.
-          for (const back of backs.reverse()) stays.push(await back());
-          look.set(answer ?? []);
-          return stays.find((one) => typeof one === 'string' && one !== '') ?? '';
-        });
     } finally {
       setIsBusy(false);
+      look.change((now) => now.filter((one) => !put.includes(one)));
+      if (backs.length > 0)
+        offerUndo(`${counted(backs.length, 'link')} set.`, async () => {
+          const stays = await allTakenBack(backs)();
+          // What was set since stays set.
+          look.change((now) => [...put.filter((one) => !now.includes(one)), ...now]);
+          return stays;
+        });
     }
   };
   return (

@@ -54,7 +54,8 @@ export interface LongLook<Answer> {
   done: number | null;
   look: () => void;
   stop: () => void;
-  set: (answer: Answer) => void;
+  /** Changes the answer as it stands. */
+  change: (make: (now: Answer) => Answer) => void;
 }
 
 /** Asks the worker for something that takes long, tells how far it is, and can be stopped. */
@@ -92,5 +93,9 @@ export function useLongLook<Answer>(
     };
     attempt(work(), failed);
   }, [failed]);
-  return { answer, done, look, stop, set };
+  const change = useCallback(
+    (make: (now: Answer) => Answer) => set((now) => (now === null ? now : make(now))),
+    [],
+  );
+  return { answer, done, look, stop, change };
 }

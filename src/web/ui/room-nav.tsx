@@ -1,0 +1,23 @@
+import { NavLink } from 'react-router';
+
+/** The places of a room, each with an address of its own; the one that is open is marked. */
+export const RoomNav = ({
+  name,
+  places,
+}: {
+  name: string;
+  places: readonly { to: string; name: string }[];
+}) => (
+  <nav aria-label={name} className="flex flex-wrap gap-x-4 gap-y-1">
+    {places.map((place) => (
+      <NavLink
+        key={place.to}
+        to={place.to}
+        end
+        className="border-b-2 border-transparent pb-0.5 text-soft hover:text-ink aria-[current=page]:border-marram aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+      >
+        {place.name}
+      </NavLink>
+    ))}
+  </nav>
+);
