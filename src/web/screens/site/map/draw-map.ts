@@ -38,9 +38,24 @@ export const placeOf = (
   (EDGE + y * (height - 2 * EDGE)) * k + down,
 ];
 
-/** Pixels from a page's middle to its edge: by the root of its weight, so that its area tells it. */
-export const radiusOf = (weight: number, heaviest: number, k: number): number =>
-  (LEAST_RADIUS + MORE_RADIUS * Math.sqrt(weight / heaviest)) * Math.min(1.6, 0.8 + 0.2 * k);
+/** Pages from which they are drawn smaller, so that the paper holds them. */
+const MANY = 100;
+const [SMALLEST, LARGEST] = [1.5, 26];
+
+/**
+ * Pixels from a page's middle to its edge: by the root of its weight, so that its area tells it; smaller where there are many, larger
+ * as the map is.
+ */
+const radiusOf = (weight: number, heaviest: number, count: number, k: number): number =>
+  Math.max(
+    SMALLEST,
+    Math.min(
+      LARGEST,
+      (LEAST_RADIUS + MORE_RADIUS * Math.sqrt(weight / heaviest)) *
+        Math.min(1, Math.sqrt(MANY / count)) *
+        k ** 0.5,
+    ),
+  );
 
 /** Draws the map; while it is moved (`isMoving`) without its many links. */
 export function drawMap(canvas: HTMLCanvasElement, scene: MapScene, view: MapView, isMoving: boolean): void {
@@ -83,15 +98,17 @@ export function drawMap(canvas: HTMLCanvasElement, scene: MapScene, view: MapVie
     }
   for (const [page, [x, y]] of places.entries()) {
     if (x < -30 || y < -30 || x > width + 30 || y > height + 30) continue;
-    const radius = radiusOf(pages[page].weight, heaviest, view.k);
+    const radius = radiusOf(pages[page].weight, heaviest, pages.length, view.k);
     context.globalAlpha = isSought(page) ? 1 : 0.15;
     context.beginPath();
     context.arc(x, y, radius, 0, 2 * Math.PI);
     context.fillStyle = colour(scene.tokens[page]);
     context.fill();
-    context.lineWidth = 1.2;
-    context.strokeStyle = colour('paper');
-    context.stroke();
+    if (radius > 3) {
+      context.lineWidth = 1.2;
+      context.strokeStyle = colour('paper');
+      context.stroke();
+    }
     // A page that is no post is a ring.
     if (pages[page].postId === null && radius > 4) {
       context.beginPath();
@@ -153,7 +170,7 @@ function drawNames(
       ? []
       : pages.map(({ weight }, page) => {
           const [x, y] = places[page];
-          const radius = radiusOf(weight, heaviest, view.k);
+          const radius = radiusOf(weight, heaviest, pages.length, view.k);
           return [x - radius, y - radius, x + radius, y + radius, page];
         });
   let drawn = 0;
@@ -165,7 +182,7 @@ function drawNames(
     const name = title.length > NAME_LENGTH ? `${title.slice(0, NAME_LENGTH - 1).trimEnd()}…` : title;
     context.font = `${page === chosen ? '600 ' : ''}12px "Public Sans Variable", sans-serif`;
     const long = context.measureText(name).width;
-    const radius = radiusOf(weight, heaviest, view.k);
+    const radius = radiusOf(weight, heaviest, pages.length, view.k);
     const isFree = ([l, t, r, b]: Box): boolean =>
       l >= 0 &&
       r <= width &&

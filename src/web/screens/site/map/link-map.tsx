@@ -183,7 +183,7 @@ function SiteLinkMap({ siteId }: { siteId: string }) {
               className="min-w-0 flex-1 px-2 py-1.5"
               options={WHICH.map((value) => ({
                 value,
-                name: `${WHICH_NAMES[value]}, ${value === 'all' ? view.pages.length : view[value].length}`,
+                name: `${WHICH_NAMES[value]}, ${(value === 'all' ? view.pages : view[value]).length.toLocaleString('en')}`,
               }))}
             />
           </div>
