@@ -149,6 +149,12 @@ test('another wording is asked for, held against the post, taken, and taken back
       .click();
     const thread = page.getByRole('region', { name: 'Thread', exact: true });
     const before = await thread.getByRole('textbox', { name: 'Message 1' }).inputValue();
+    // What goes out is shown before it does: the post, and nothing of its studies or keywords.
+    await thread.getByRole('button', { name: 'What is sent' }).click();
+    const sent = page.getByRole('dialog');
+    await expect(sent).toContainText('Say nothing that the post does not say');
+    await expect(sent).toContainText('It has 7 parts');
+    await sent.getByRole('button', { name: 'Close' }).first().click();
     await thread.getByRole('button', { name: 'Ask for another wording' }).click();
     const other = thread.getByRole('list', { name: 'The other wording' }).getByRole('listitem');
     await expect(other).toHaveCount(2);

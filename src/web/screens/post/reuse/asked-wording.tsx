@@ -1,17 +1,19 @@
 import { useEffect, useState } from 'react';
 import { canBeReworded, type ReusedPart, type ReuseFrom, wordingAsk } from '../../../../core/reuse/index.ts';
-import { readAnswer, withValue } from '../../../../core/writing/index.ts';
+import { writingOf } from '../../../../core/site/index.ts';
+import { readAnswer, type TextRequest, withValue } from '../../../../core/writing/index.ts';
 import { changeGeneration } from '../../../data/generations.ts';
 import type { SiteRow } from '../../../data/post-rows.ts';
 import type { ReuseRow } from '../../../data/reuse-rows.ts';
 import { attempt } from '../../../state/attempt.ts';
 import type { PostSession } from '../../../state/post/post-session.ts';
-import { askText, filledWish, NOWHERE } from '../../../state/writing/ask-text.ts';
+import { askText, filledWish, NOWHERE, requestFor, type TextWish } from '../../../state/writing/ask-text.ts';
 import type { TextInHand } from '../../../state/writing/text-run.ts';
 import { Button } from '../../../ui/button.tsx';
 import type { HeldPart } from '../../../workers/reuse.ts';
 import { talkWorker } from '../../../workers/talk-client.ts';
 import { RunLine } from '../write/help/run-line.tsx';
+import { SentDialog } from '../write/help/sent-dialog.tsx';
 import { useRun } from '../write/help/use-run.ts';
 import { KIND_NAMES } from './kinds.ts';
 import { PartRemarks } from './part-remarks.tsx';
@@ -31,8 +33,9 @@ export function AskedWording({
   onTake: (parts: ReusedPart[]) => void;
 }) {
   const [run, setRun] = useState<TextInHand | null>(null);
+  const [sent, setSent] = useState<TextRequest | null>(null);
   if (!canBeReworded(row.kind)) return null;
-  const ask = async () => {
+  const wished = async (): Promise<TextWish> => {
     const wish = await filledWish(session, 'reuse', NOWHERE);
     const { parts, most, heads, now } = wordingAsk(row.kind, row.parts, from, row.wishes);
     let { values } = wish;
@@ -48,13 +51,18 @@ export function AskedWording({
       ...wish.pattern,
       rules: { ...wish.pattern.rules, pieces: parts > 1 ? parts : null, characters: most },
     };
-    setRun(askText(session, site, { ...wish, pattern, values }, crypto.randomUUID()));
+    return { ...wish, pattern, values };
   };
+  const ask = async () => setRun(askText(session, site, await wished(), crypto.randomUUID()));
+  const show = async () => setSent(await requestFor(session, site, await wished()));
   return (
     <section aria-label="Another wording" className="mb-4 border-t pt-3 text-[13px]">
       <p className="flex flex-wrap items-center gap-3">
         <Button disabled={run?.isRunning ?? false} onClick={() => attempt(ask())}>
           {run ? 'Ask for yet another wording' : 'Ask for another wording'}
+        </Button>
+        <Button look="word" onClick={() => attempt(show())}>
+          What is sent
         </Button>
         {!run && (
           <span className="text-soft">
@@ -62,6 +70,7 @@ export function AskedWording({
           </span>
         )}
       </p>
+      {sent && <SentDialog request={sent} way={writingOf(site.house).way} onClose={() => setSent(null)} />}
       {run && (
         <Wording
           key={run.key}

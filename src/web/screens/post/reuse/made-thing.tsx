@@ -203,7 +203,6 @@ export function MadeThing({
       <div className="mb-4 flex flex-wrap gap-2">
         {row.kind !== 'picture' && (
           <>
-            {' '}
             <Button look="main" onClick={() => attempt(copyAll())}>
               Copy all of it
             </Button>
