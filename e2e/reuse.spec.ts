@@ -116,6 +116,17 @@ test('a picture with a sentence is drawn and saved, and an empty post says what 
   await expect(sentence).not.toHaveValue('');
   await picture.getByRole('list', { name: 'Sentences of the post' }).getByRole('button').first().click();
   await expect(sentence).toHaveValue(/^The bicycle ferry/);
+  // Own words that another sentence takes the place of come back.
+  await sentence.fill('Eleven bicycles, no main road.');
+  await picture.getByRole('list', { name: 'Sentences of the post' }).getByRole('button').first().click();
+  await expect(sentence).toHaveValue(/^The bicycle ferry/);
+  const undo = page
+    .getByRole('listitem')
+    .filter({ hasText: 'The picture has another sentence.' })
+    .getByRole('button', { name: 'Undo' });
+  await undo.first().click();
+  await expect(sentence).toHaveValue('Eleven bicycles, no main road.');
+  await picture.getByRole('list', { name: 'Sentences of the post' }).getByRole('button').first().click();
   await expect(picture.getByRole('img', { name: /^“The bicycle ferry/ })).toBeVisible();
   // The colours are the house's; words that cannot be read on them are told of.
   await picture.getByLabel('Words', { exact: true }).fill('#f0f0f0');

@@ -27,6 +27,7 @@ export { stem } from './stems.ts';
 export { isFunctionWord, isStopWord } from './stop-words.ts';
 export { syllablesOf } from './syllables.ts';
 export { syntaxClassOf } from './syntax-classes.ts';
+export { tellingStems } from './telling-stems.ts';
 export { TermCounter, type TermUse } from './term-counter.ts';
 export { Gap, plainWords, type Tokens, tokenize } from './tokens.ts';
 export { Vocabulary } from './vocabulary.ts';

@@ -1,4 +1,5 @@
-import { gistOf, standsAlone, tellingStems } from '../writing/index.ts';
+import { tellingStems } from '../language/index.ts';
+import { gistOf, standsAlone } from '../writing/index.ts';
 import { type PostSentence, sectionHeadings } from './post-sentences.ts';
 
 /** A sentence that leans on nothing, or the first of its paragraph with a subject of its own. */

@@ -1,5 +1,6 @@
 import type { Draft } from '../draft/index.ts';
-import { sentencesIn, tellingStems } from '../writing/index.ts';
+import { tellingStems } from '../language/index.ts';
+import { sentencesIn } from '../writing/index.ts';
 import { TEASER_CHARACTERS, tailOf } from './compose.ts';
 import { messageLength } from './limits.ts';
 import { postSentences } from './post-sentences.ts';

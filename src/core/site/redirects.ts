@@ -80,4 +80,5 @@ export const withoutRedirect = (
  */
 export const isLeadable = (to: string): boolean => /^(?:\/(?![/\\])\S*|https?:\/\/\S+)$/i.test(to);
 
-const isElsewhere = (address: string): boolean => /^[a-z][a-z0-9+.-]*:|^\/\//i.test(address);
+/** Whether an address names a host of its own, which may be the site's. */
+export const isElsewhere = (address: string): boolean => /^[a-z][a-z0-9+.-]*:|^\/\//i.test(address);

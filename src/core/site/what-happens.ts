@@ -1,6 +1,6 @@
 import type { Status } from '../draft/index.ts';
 import { comparablePath, linkKind } from '../listing/index.ts';
-import { pathAndWay, type Redirect } from './redirects.ts';
+import { isElsewhere, pathAndWay, type Redirect } from './redirects.ts';
 
 /** A page that stands at a path. */
 export interface StandingPage {
@@ -55,10 +55,10 @@ export function whatHappens(
   if (isCircle) return { kind: 'circle', way };
   if (end === undefined) return { kind: 'nothing', path };
   if (end === null) return { kind: 'gone', way };
-  const isElsewhere = /^[a-z][a-z0-9+.-]*:|^\/\//i.test(end) && linkKind(end, host || null) !== 'internal';
-  const last = isElsewhere ? null : comparablePath(end);
+  const leavesSite = isElsewhere(end) && linkKind(end, host || null) !== 'internal';
+  const last = leavesSite ? null : comparablePath(end);
   const page = last === null ? undefined : pages.get(last);
   return page && last !== null
     ? { kind: 'page', path: last, page, way, isOpen: isOpen(page.status) }
-    : { kind: 'leads', to: end, way, isElsewhere };
+    : { kind: 'leads', to: end, way, isElsewhere: leavesSite };
 }

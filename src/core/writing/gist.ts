@@ -1,4 +1,5 @@
-import { standsAlone, tellingStems } from './known/index.ts';
+import { tellingStems } from '../language/index.ts';
+import { standsAlone } from './known/index.ts';
 
 /** A sentence of a text with where it stands. */
 export interface PlacedSentence {

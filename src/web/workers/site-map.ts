@@ -1,7 +1,6 @@
 import { DraftReadings } from '../../core/criteria/index.ts';
 import type { Block, PostFields } from '../../core/draft/index.ts';
 import { Vocabulary } from '../../core/language/index.ts';
-import { comparablePath, postPath } from '../../core/listing/index.ts';
 import { scorePost } from '../../core/scoring/index.ts';
 import {
   type GraphPage,
@@ -14,6 +13,7 @@ import {
   linkedPaths,
   linkFaults,
   linkTargets,
+  listPageOf,
   type MapPlaces,
   mapLayout,
   neediestPages,
@@ -115,15 +115,6 @@ async function graphOf(siteId: string, job: string) {
   await eachPost(open, job, ({ fields }, blocks) => builder.add(postPathOf(fields, site), blocks));
   const graph = builder.graph();
   return { ...all, graph, open, isOpenPage: (page: number) => isOpen(graph.pages[page].status) };
-}
-
-/** The page that lists the posts: where the addresses of posts begin. */
-function listPageOf({ pages }: SiteGraph, addressPattern: string): number {
-  const path = comparablePath((postPath(addressPattern, 'x') ?? '/').replace(/[^/]*$/, ''));
-  return Math.max(
-    0,
-    pages.findIndex((page) => page.path === path && page.postId === null),
-  );
 }
 
 const keywordOf = (fields: PostFields, language: string) => ({

@@ -1,6 +1,7 @@
 import { wholeProfile } from '../../core/criteria/index.ts';
 import { type Draft, type PostDocument, readMarkdown } from '../../core/draft/index.ts';
 import { documentOfPage } from '../../core/formats/index.ts';
+import { tellingStems } from '../../core/language/index.ts';
 import { postPath } from '../../core/listing/index.ts';
 import type { OutlineItem } from '../../core/outline/index.ts';
 import { voiceOf } from '../../core/site/index.ts';
@@ -11,7 +12,6 @@ import {
   knownOf,
   OwnText,
   SourceTexts,
-  tellingStems,
   type Unsupported,
   type VoiceNearness,
   voiceNearness,

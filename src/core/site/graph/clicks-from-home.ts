@@ -1,3 +1,4 @@
+import { comparablePath, postPath } from '../../listing/index.ts';
 import type { SiteGraph } from './site-graph.ts';
 
 /** How the lists of a blog lead to its posts. */
@@ -52,4 +53,17 @@ export function clicksFromHome({ pages, links }: SiteGraph, lists: BlogLists | n
       for (const to of ways[page]) if (clicks[to] === -1) begin(to, level + 1);
     }
   return clicks;
+}
+
+/**
+ * The page that lists the posts, by index: the one at which the addresses of posts begin, the home page where none stands there.
+ *
+ * @example listPageOf(graph, '/journal/{slug}') // the index of `/journal`
+ */
+export function listPageOf({ pages }: SiteGraph, addressPattern: string): number {
+  const path = comparablePath((postPath(addressPattern, 'x') ?? '/').replace(/[^/]*$/, ''));
+  return Math.max(
+    0,
+    pages.findIndex((page) => page.path === path && page.postId === null),
+  );
 }

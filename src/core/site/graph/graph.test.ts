@@ -4,7 +4,7 @@ import { readMarkdown } from '../../draft/index.ts';
 import { HOSTILE_WORDS } from '../../language/hostile-words.test-data.ts';
 import { Vocabulary } from '../../language/index.ts';
 import { LinkBook, type LinkTarget } from '../linking/index.ts';
-import { clicksFromHome } from './clicks-from-home.ts';
+import { clicksFromHome, listPageOf } from './clicks-from-home.ts';
 import { groupsOf, piecesOf } from './groups.ts';
 import {
   helpfulLinks,
@@ -32,7 +32,7 @@ const graphOf = (count: number, pairs: readonly (readonly [number, number])[]): 
   pages: Array.from({ length: count }, (_, at) => page(at === 0 ? '/' : `/p${at}`)),
   links: [...pairs]
     .sort((a, b) => a[0] - b[0] || a[1] - b[1])
-    .map(([from, to]) => ({ from, to, words: [`p${to}`] })),
+    .map(([from, to]) => ({ from, to, words: [`p${to}`], fragments: [''] })),
 });
 const LISTS = { perPage: 10, listPage: 0, isOpen: () => true };
 const randomGraph = fc
@@ -79,8 +79,8 @@ describe('the graph of a site', () => {
       ['/tides', 'Routes'],
     ]);
     expect(links).toEqual([
-      { from: 2, to: 0, words: ['home'] },
-      { from: 2, to: 1, words: ['a lamp', 'this lamp', 'The lamp'] },
+      { from: 2, to: 0, words: ['home'], fragments: [''] },
+      { from: 2, to: 1, words: ['a lamp', 'this lamp', 'The lamp'], fragments: ['', 'top', ''] },
     ]);
   });
   it('takes any word as a path', () => {
@@ -155,6 +155,19 @@ describe('clicks from home', () => {
   });
 });
 
+describe('the page that lists the posts', () => {
+  const graph: SiteGraph = {
+    links: [],
+    pages: [page('/'), page('/journal', { postId: null }), page('/notes')],
+  };
+  it('is the one at which their addresses begin, else the home page; never a post', () => {
+    expect(listPageOf(graph, '/journal/{slug}')).toBe(1);
+    expect(listPageOf(graph, '/{slug}')).toBe(0);
+    expect(listPageOf(graph, '/blog/{slug}')).toBe(0);
+    expect(listPageOf(graph, '/notes/{slug}')).toBe(0);
+  });
+});
+
 describe('groups and pieces', () => {
   // Two triangles with one link between, and a page alone.
   const two = graphOf(8, [
@@ -221,15 +234,23 @@ describe('how a site stands', () => {
     const graph: SiteGraph = {
       pages: [page('/'), page('/rent', { title: 'Rent a bike' }), page('/a'), page('/b'), page('/c')],
       links: [
-        { from: 2, to: 1, words: ['here', 'our rental page'] },
-        { from: 3, to: 1, words: ['read more'] },
-        { from: 4, to: 1, words: ['click this'] },
-        { from: 4, to: 0, words: ['here', 'here', 'here'] },
+        { from: 2, to: 1, words: ['here', 'our rental page', 'deposit'], fragments: ['', '', 'the-deposit'] },
+        { from: 3, to: 1, words: ['read more'], fragments: ['deposit'] },
+        { from: 4, to: 1, words: ['click this'], fragments: [''] },
+        { from: 4, to: 0, words: ['here', 'here', 'here'], fragments: ['', '', ''] },
       ],
     };
     const { poorlyNamed, pages } = siteStanding(graph, LISTS);
     expect(poorlyNamed).toEqual([1]);
-    expect(pages[1]).toMatchObject({ words: 4, poor: ['here', 'read more', 'click this'] });
+    // What names the section that it leads to names enough.
+    expect(pages[1]).toMatchObject({ words: 5, poor: ['here', 'read more', 'click this'] });
+  });
+  it('takes the first letters of a title for its name', () => {
+    const graph: SiteGraph = {
+      pages: [page('/'), page('/a', { title: 'Search engine results pages' }), page('/b')],
+      links: [{ from: 2, to: 1, words: ['SERP', 'RSVP', 'constructor'], fragments: ['', '', ''] }],
+    };
+    expect(siteStanding(graph, LISTS).pages[1].poor).toEqual(['RSVP', 'constructor']);
   });
   it('names a group by the category that most of it is in, else by its heaviest page', () => {
     const pages = [
@@ -245,7 +266,7 @@ describe('how a site stands', () => {
         [2, 3],
         [3, 1],
         [4, 5],
-      ].map(([from, to]) => ({ from, to, words: ['x'] })),
+      ].map(([from, to]) => ({ from, to, words: ['x'], fragments: [''] })),
     };
     expect(siteStanding(graph, LISTS).groups).toEqual([
       { name: 'Gear', size: 3 },

@@ -6,7 +6,7 @@
  * to, that lead nowhere, that are linked to by words that do not name them. `map-layout` gives each page a place on paper;
  * `helpful-links` are the links that would help most, each with its effect on everybody's weight.
  */
-export type { BlogLists } from './clicks-from-home.ts';
+export { type BlogLists, listPageOf } from './clicks-from-home.ts';
 export {
   type HelpfulLink,
   helpfulLinks,

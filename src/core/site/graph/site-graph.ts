@@ -23,6 +23,8 @@ export interface SiteLink {
   to: number;
   /** The words of each of them; alt text where a picture carries it. */
   words: string[];
+  /** The fragment of each, without its `#`: the section of the page that it leads to; empty: to the whole of it. */
+  fragments: string[];
 }
 
 /** The pages of a site and who links to whom. A page that is no post here has no links of its own: its text is not known. */
@@ -37,7 +39,7 @@ export interface SiteGraph {
 export class SiteGraphBuilder {
   private readonly pages: GraphPage[];
   private readonly byPath: ReadonlyMap<string, number>;
-  private readonly words = new Map<number, Map<number, string[]>>();
+  private readonly found = new Map<number, Map<number, SiteLink>>();
 
   /**
    * @param targets everything that can be linked to but the home page
@@ -80,9 +82,7 @@ export class SiteGraphBuilder {
   }
 
   graph(): SiteGraph {
-    const links = [...this.words].flatMap(([from, own]) =>
-      [...own].map(([to, words]): SiteLink => ({ from, to, words })),
-    );
+    const links = [...this.found.values()].flatMap((own) => [...own.values()]);
     return { pages: this.pages, links: links.sort((a, b) => a.from - b.from || a.to - b.to) };
   }
 
@@ -91,13 +91,17 @@ export class SiteGraphBuilder {
     const path = comparablePath(href, base);
     const to = path === null ? undefined : this.byPath.get(path);
     if (to === undefined || to === from) return;
-    let own = this.words.get(from);
+    let own = this.found.get(from);
     if (!own) {
       own = new Map();
-      this.words.set(from, own);
+      this.found.set(from, own);
     }
-    const known = own.get(to);
-    if (known) known.push(text.trim());
-    else own.set(to, [text.trim()]);
+    let link = own.get(to);
+    if (!link) {
+      link = { from, to, words: [], fragments: [] };
+      own.set(to, link);
+    }
+    link.words.push(text.trim());
+    link.fragments.push(/#(.*)$/.exec(href)?.[1] ?? '');
   }
 }

@@ -1,4 +1,4 @@
-import { isFunctionWord, plainWords, stem } from '../../language/index.ts';
+import { tellingStems } from '../../language/index.ts';
 import { type BlogLists, clicksFromHome } from './clicks-from-home.ts';
 import { groupsOf, piecesOf } from './groups.ts';
 import { linkCounts, pageWeights } from './page-weight.ts';
@@ -43,16 +43,11 @@ const LEAST_WORDS = 3;
 const HUB = 2;
 const LEAST_HUB = 4;
 
-const tellingOf = (text: string): Set<string> =>
-  new Set(
-    plainWords(text)
-      .filter((word) => !isFunctionWord(word) && /[\p{L}\p{N}]/u.test(word))
-      .map(stem),
-  );
+const spaced = (address: string) => address.replace(/[-_.+/%]+/g, ' ');
 
 /** Words that name what a page is about. */
 const namesOf = ({ title, keyword, path }: GraphPage): Set<string> =>
-  tellingOf(`${title} ${keyword} ${(path.split('/').at(-1) ?? '').replace(/[-_.+]+/g, ' ')}`);
+  tellingStems(`${title} ${keyword} ${spaced(path.split('/').at(-1) ?? '')}`);
 
 /** A stem is kin of another that it begins with from so many letters: "rental" of "rent". */
 const KIN = 4;
@@ -60,9 +55,19 @@ const areKin = (one: string, other: string): boolean =>
   one === other ||
   (Math.min(one.length, other.length) >= KIN && (one.startsWith(other) || other.startsWith(one)));
 
-/** Whether the words of a link say what the page is about. */
-const isNamedBy = (text: string, names: ReadonlySet<string>): boolean =>
-  [...tellingOf(text)].some((each) => names.has(each) || [...names].some((name) => areKin(each, name)));
+/** The first letters of a title's words: "RSC" names "React Server Components". */
+const initialsOf = (title: string): string =>
+  (title.match(/(?<![\p{L}\p{N}])[\p{L}\p{N}]/gu) ?? []).join('').toLowerCase();
+
+/** Whether the words of a link say what the page is about, or the section of it that they lead to. */
+function isNamedBy(text: string, fragment: string, title: string, names: ReadonlySet<string>): boolean {
+  const words = [...tellingStems(text)];
+  const sections = tellingStems(spaced(fragment));
+  return (
+    words.some((each) => [...names, ...sections].some((name) => areKin(each, name))) ||
+    (/^\p{Lu}{2,6}$/u.test(text) && initialsOf(title).includes(text.toLowerCase()))
+  );
+}
 
 /** Puts together how each page of a site stands, and what is wrong with the whole. */
 export function siteStanding(graph: SiteGraph, lists: BlogLists): SiteStanding {
@@ -74,7 +79,7 @@ export function siteStanding(graph: SiteGraph, lists: BlogLists): SiteStanding {
   const poor: string[][] = pages.map(() => []);
   const words = new Uint32Array(pages.length);
   const names = new Map<number, Set<string>>();
-  for (const { to, words: own } of links) {
+  for (const { to, words: own, fragments } of links) {
     // By what the home page is linked to does not matter: everybody knows it.
     if (to === 0) continue;
     let wanted = names.get(to);
@@ -82,9 +87,9 @@ export function siteStanding(graph: SiteGraph, lists: BlogLists): SiteStanding {
       wanted = namesOf(pages[to]);
       names.set(to, wanted);
     }
-    for (const text of own) {
+    for (const [at, text] of own.entries()) {
       words[to] += 1;
-      if (!isNamedBy(text, wanted)) poor[to].push(text);
+      if (!isNamedBy(text, fragments[at] ?? '', pages[to].title, wanted)) poor[to].push(text);
     }
   }
   const isPost = (page: number) => pages[page].postId !== null && lists.isOpen(page);

@@ -1,8 +1,8 @@
-import type { WordBases } from '../../language/index.ts';
+import { tellingStems, type WordBases } from '../../language/index.ts';
 import { SAYS, SAYS_IN_TEXT, saying, stemsSaid, type Want, wantOf } from '../../meaning/index.ts';
 import type { PageReading } from '../../study/index.ts';
 import { sentencesIn } from '../sentences.ts';
-import { standsAlone, tellingStems } from './central-sentences.ts';
+import { standsAlone } from './central-sentences.ts';
 
 /** A section of a text that is searched: its heading and its sentences in order. */
 export interface SaidSection {

@@ -1,4 +1,4 @@
-import { isFunctionWord, plainWords, stem } from '../../language/index.ts';
+import { tellingStems } from '../../language/index.ts';
 
 /** A sentence that can be chosen, and whose it is. */
 export interface CandidateSentence {
@@ -27,14 +27,6 @@ export function standsAlone(sentence: string): boolean {
   const words = text.split(/\s+/).length;
   return words >= SHORTEST && words <= LONGEST && !LEANS.test(text) && !POINTS.test(text);
 }
-
-/** The telling stems of a sentence. */
-export const tellingStems = (text: string): Set<string> =>
-  new Set(
-    plainWords(text)
-      .filter((word) => !isFunctionWord(word) && /\p{L}{2}/u.test(word))
-      .map(stem),
-  );
 
 /** Two sentences that share so much say the same. */
 const SAME = 0.6;

@@ -5,7 +5,7 @@
  * chooses the sentences that say most, `best-said` those that say a certain thing.
  */
 export { saysSame } from './best-said.ts';
-export { centralSentences, standsAlone, subjectOfPhrase, tellingStems } from './central-sentences.ts';
+export { centralSentences, standsAlone, subjectOfPhrase } from './central-sentences.ts';
 export {
   type Known,
   type KnownAbout,

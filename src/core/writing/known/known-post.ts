@@ -1,7 +1,8 @@
 import type { Block, Draft } from '../../draft/index.ts';
+import { tellingStems } from '../../language/index.ts';
 import { type Outline, ownNote } from '../../outline/index.ts';
 import { sentencesIn } from '../sentences.ts';
-import { centralSentences, subjectOfPhrase, tellingStems } from './central-sentences.ts';
+import { centralSentences, subjectOfPhrase } from './central-sentences.ts';
 import type { KnownPlace, KnownPost, KnownSection } from './known.ts';
 
 /** Characters before and after the caret that go along. */

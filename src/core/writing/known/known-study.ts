@@ -1,14 +1,9 @@
-import type { WordBases } from '../../language/index.ts';
+import { tellingStems, type WordBases } from '../../language/index.ts';
 import { SAYS } from '../../meaning/index.ts';
 import type { PageReading, Study } from '../../study/index.ts';
 import { sentencesIn } from '../sentences.ts';
 import { bestSaid, type SaidSection, saidSections, saysSame, wantedOf } from './best-said.ts';
-import {
-  type CandidateSentence,
-  centralSentences,
-  subjectOfPhrase,
-  tellingStems,
-} from './central-sentences.ts';
+import { type CandidateSentence, centralSentences, subjectOfPhrase } from './central-sentences.ts';
 import type { KnownAbout, KnownStudy, Quoted } from './known.ts';
 
 /** What goes along of each part at most: a request that holds everything says nothing. */

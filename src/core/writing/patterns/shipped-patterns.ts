@@ -1,125 +1,7 @@
-import type { Along, AnswerRules, Pattern, PatternField } from './pattern.ts';
-import { fieldsOf, ownField, STANDARD_FIELDS } from './standard-fields.ts';
-
-const FREE: AnswerRules = { pieces: null, width: null, characters: null };
-const HOUSE: Along[] = ['house', 'voice'];
-/** What most patterns need to know of the person who reads. */
-const FOR_WHOM = fieldsOf(['audience', 'tone', 'style', 'language']);
-const count: PatternField = STANDARD_FIELDS.count;
-const length: PatternField = STANDARD_FIELDS.length;
-
-type Given = Omit<Pattern, 'rules' | 'words' | 'along'> &
-  Partial<Pick<Pattern, 'words' | 'along'>> & { rules?: Partial<AnswerRules> };
-const shipped = ({ rules, words = null, along = [], ...pattern }: Given): Pattern => ({
-  ...pattern,
-  along: [...HOUSE, ...along],
-  words,
-  rules: { ...FREE, ...rules },
-});
-
-/** What of a request says who reads and how it sounds: the same in all that have these fields. */
-const VOICE_LINES = 'It is read by {{audience}}.\nTone: {{tone}}.\nStyle: {{style}}.\nWrite in {{language}}.';
-
-const WHOLE: readonly Pattern[] = [
-  shipped({
-    id: 'titles',
-    name: 'Titles',
-    purpose: 'Five titles for the post.',
-    group: 'whole',
-    fields: [...fieldsOf(['topic', 'keywords', 'points'], ['topic']), ...FOR_WHOM, count],
-    text: `Write five titles for a blog post about "{{topic}}".\nIt is to be found for: {{keywords}}.\nIt says: {{points}}.\n${VOICE_LINES}\nEach title promises only what the post keeps, names its subject in its first half, and has another shape: a question, a how-to, a list of parts, a contrast, a plain statement.\nAnswer with one title in each line.`,
-    along: ['brief', 'outline', 'study'],
-    readAs: 'lines',
-    into: 'title',
-    recipe: 'titles',
-    rules: { pieces: 5, characters: 90 },
-  }),
-  shipped({
-    id: 'introduction',
-    name: 'Introduction',
-    purpose: 'The opening: the question, what the post promises, how it goes on.',
-    group: 'whole',
-    fields: [...fieldsOf(['topic', 'keywords', 'points'], ['topic']), ...FOR_WHOM, length, count],
-    text: `Write the introduction of a blog post about "{{topic}}".\nUse the first of these phrases in the first two sentences, the others where they fit: {{keywords}}.\nIt says: {{points}}.\n${VOICE_LINES}\nAbout {{length}} words, without a heading. Begin with the reader's question, answer it in a sentence, and say what the post goes through, in the order of its headings.`,
-    along: ['brief', 'outline', 'study'],
-    readAs: 'paragraphs',
-    into: 'sheet',
-    recipe: 'introduction',
-    words: 100,
-  }),
-  shipped({
-    id: 'section',
-    name: 'Section',
-    purpose: 'A section from its heading and its notes.',
-    group: 'whole',
-    fields: [
-      ownField('heading', 'Heading', 'line', { required: true }),
-      ownField('notes', 'Notes', 'text'),
-      ...fieldsOf(['keywords', 'closeness']),
-      ...FOR_WHOM,
-      length,
-      count,
-    ],
-    text: `Write the section "{{heading}}" of the blog post.\nIts notes:\n{{notes}}\nKeep to this: {{closeness}}.\nUse where it reads naturally: {{keywords}}.\n${VOICE_LINES}\nAbout {{length}} words, without the heading itself. Say the answer first.`,
-    along: ['brief', 'outline', 'study', 'around', 'site'],
-    readAs: 'paragraphs',
-    into: 'sheet',
-    recipe: 'section',
-    words: 150,
-  }),
-  shipped({
-    id: 'continue',
-    name: 'Continue',
-    purpose: 'Goes on from the caret, by the note of the outline and the text around.',
-    group: 'whole',
-    fields: [ownField('notes', 'Notes', 'text'), ...fieldsOf(['closeness', 'tone', 'language']), length],
-    text: `Continue the text from where it stops. Do not repeat what stands there, and lead over to what follows.\nThe notes for this place:\n{{notes}}\nKeep to this: {{closeness}}.\nTone: {{tone}}.\nWrite in {{language}}.\nAbout {{length}} words.`,
-    along: ['brief', 'outline', 'study', 'around', 'site'],
-    readAs: 'paragraphs',
-    into: 'sheet',
-    recipe: 'continue',
-    words: 80,
-  }),
-  shipped({
-    id: 'conclusion',
-    name: 'Conclusion',
-    purpose: 'The end: what to keep, and the next step.',
-    group: 'whole',
-    fields: [
-      ...fieldsOf(['topic'], ['topic']),
-      ownField('step', 'Next step', 'line'),
-      ...FOR_WHOM,
-      length,
-      count,
-    ],
-    text: `Write the conclusion of a blog post about "{{topic}}".\nIt leads to this next step: {{step}}.\n${VOICE_LINES}\nAbout {{length}} words, without a heading. Say what the reader keeps, in the words of the post; add nothing new.`,
-    along: ['brief', 'draft'],
-    readAs: 'paragraphs',
-    into: 'sheet',
-    recipe: 'conclusion',
-    words: 90,
-  }),
-  {
-    ...shipped({
-      id: 'from-talk',
-      name: 'From a talk',
-      purpose: 'A section out of what somebody said, in the words of the speaker.',
-      group: 'whole',
-      fields: [
-        ownField('heading', 'Heading', 'line'),
-        ownField('said', 'What was said', 'text', { required: true }),
-        ...fieldsOf(['keywords', 'language']),
-        count,
-      ],
-      text: `Make a section of a blog post out of what was said. It stands under the heading "{{heading}}".\nThe rule: every word is the speaker's own, in the order in which it was said. You may leave words out, part sentences and paragraphs, set capitals and stops, and put in a joining word ("and", "but", "so", "the", "is"). Add nothing else: no fact, no example, no conclusion, no word that sounds better. Figures, names and "not" stand as they were said.\nIt is to be found for: {{keywords}}. Use one of these only where the speaker said it; where nobody said it, leave it out.\nWrite in {{language}}, without the heading itself.\nWhat was said:\n{{said}}`,
-      readAs: 'paragraphs',
-      into: 'sheet',
-      recipe: 'talk',
-    }),
-    // Sentences as long as the house's would want words that nobody said.
-    along: ['house'],
-  },
-];
+import type { Pattern } from './pattern.ts';
+import { count, FOR_WHOM, length, shipped, VOICE_LINES } from './shipped-pattern.ts';
+import { fieldsOf, ownField } from './standard-fields.ts';
+import { WHOLE_PATTERNS } from './whole-patterns.ts';
 
 const TEXT: readonly Pattern[] = [
   shipped({
@@ -393,7 +275,13 @@ const SHARING: readonly Pattern[] = [
 ];
 
 /** The patterns that come with Dune Sparrow, in the order in which they are listed. */
-export const SHIPPED_PATTERNS: readonly Pattern[] = [...WHOLE, ...TEXT, ...LISTING, ...LISTS, ...SHARING];
+export const SHIPPED_PATTERNS: readonly Pattern[] = [
+  ...WHOLE_PATTERNS,
+  ...TEXT,
+  ...LISTING,
+  ...LISTS,
+  ...SHARING,
+];
 
 /** Names of the groups of patterns. */
 export const PATTERN_GROUP_NAMES: Record<Pattern['group'], string> = {

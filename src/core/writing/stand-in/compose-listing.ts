@@ -1,7 +1,7 @@
 import { altDraft } from '../../criteria/index.ts';
-import { asHeading } from '../../language/index.ts';
+import { asHeading, tellingStems } from '../../language/index.ts';
 import { DESCRIPTION_SIZE, pixelWidth } from '../../listing/index.ts';
-import { centralSentences, standsAlone, subjectOfPhrase, tellingStems } from '../known/index.ts';
+import { centralSentences, standsAlone, subjectOfPhrase } from '../known/index.ts';
 import { type ComposeOrder, fieldValue, isRepeat } from '../patterns/index.ts';
 import { sentencesIn } from '../sentences.ts';
 import type { Composed } from './composed.ts';

@@ -1,11 +1,6 @@
+import { tellingStems } from '../../language/index.ts';
 import { asAsked } from '../../outline/index.ts';
-import {
-  centralSentences,
-  type Known,
-  type KnownSection,
-  subjectOfPhrase,
-  tellingStems,
-} from '../known/index.ts';
+import { centralSentences, type Known, type KnownSection, subjectOfPhrase } from '../known/index.ts';
 import type { ComposeOrder } from '../patterns/index.ts';
 import { sentencesIn } from '../sentences.ts';
 import type { Composed } from './composed.ts';

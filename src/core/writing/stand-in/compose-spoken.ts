@@ -1,5 +1,6 @@
+import { tellingStems } from '../../language/index.ts';
 import { gistOf, type PlacedSentence } from '../gist.ts';
-import { type KnownSection, tellingStems } from '../known/index.ts';
+import type { KnownSection } from '../known/index.ts';
 import { type ComposeOrder, entriesOf, fieldValue } from '../patterns/index.ts';
 import { sentencesIn } from '../sentences.ts';
 import type { Composed } from './composed.ts';

@@ -1,8 +1,8 @@
-import { isFunctionWord } from '../../language/index.ts';
+import { isFunctionWord, tellingStems } from '../../language/index.ts';
 import { pixelWidth, TITLE_SIZE } from '../../listing/index.ts';
 import { asAsked, headingKind } from '../../outline/index.ts';
 import { workingTitle } from '../../research/index.ts';
-import { centralSentences, subjectOfPhrase, tellingStems } from '../known/index.ts';
+import { centralSentences, subjectOfPhrase } from '../known/index.ts';
 import { type ComposeOrder, fieldValue, isRepeat } from '../patterns/index.ts';
 import { sentencesIn } from '../sentences.ts';
 import { titleLikeness } from '../titles/index.ts';

@@ -1,11 +1,5 @@
-import {
-  type Known,
-  type KnownTopic,
-  type Quoted,
-  saysSame,
-  standsAlone,
-  tellingStems,
-} from '../known/index.ts';
+import { tellingStems } from '../../language/index.ts';
+import { type Known, type KnownTopic, type Quoted, saysSame, standsAlone } from '../known/index.ts';
 
 /** How much of a heading a topic's name has to say to be its topic. */
 const SAME_TOPIC = 0.6;

@@ -136,7 +136,15 @@ export function SentencePicture({
     offerUndo('It is the picture for shares now.', session.change({ fields: { shareImage: src } }));
   };
   const setColours = (next: PictureColours) =>
-    attempt(changeHouse(site.id, (house) => ({ ...house, pictureColours: next })));
+    changeHouse(site.id, (house) => ({ ...house, pictureColours: next }));
+  const takePair = async ({ name: pair, colours: next }: (typeof PICTURE_COLOURS)[number]) =>
+    offerUndo(`Pictures with a sentence stand ${pair.toLowerCase()} now.`, await setColours(next));
+  /** The writer's own words may have stood there: they come back. */
+  const take = async (offer: string) =>
+    offerUndo(
+      'The picture has another sentence.',
+      await changeReuse(row.id, () => ({ parts: [{ head: '', text: offer, from: [offer] }] })),
+    );
   const alt = `“${sentence}”, ${site.name}`;
   const contrast = contrastOf(colours.words, colours.ground);
   return (
@@ -167,7 +175,7 @@ export function SentencePicture({
           className="px-2 py-1.5"
         />
         {PICTURE_COLOURS.map((pair) => (
-          <Button key={pair.name} onClick={() => setColours(pair.colours)}>
+          <Button key={pair.name} onClick={() => attempt(takePair(pair))}>
             {pair.name}
           </Button>
         ))}
@@ -176,7 +184,7 @@ export function SentencePicture({
             <input
               type="color"
               value={colours[part]}
-              onChange={({ target: { value } }) => setColours({ ...colours, [part]: value })}
+              onChange={({ target: { value } }) => attempt(setColours({ ...colours, [part]: value }))}
               className="h-7 w-9 rounded border bg-sheet"
             />
             {COLOUR_NAMES[part]}
@@ -203,9 +211,7 @@ export function SentencePicture({
             <li key={offer} className="border-t py-1 first:border-t-0">
               <button
                 type="button"
-                onClick={() =>
-                  attempt(changeReuse(row.id, () => ({ parts: [{ head: '', text: offer, from: [offer] }] })))
-                }
+                onClick={() => attempt(take(offer))}
                 className="text-left font-serif hover:text-sea"
               >
                 {offer}

@@ -105,8 +105,8 @@ export function FaultList({ look }: { look: LongLook<SiteFault[]> }) {
           {answer.length === 0 && <p>Every link leads where it should.</p>}
           {mendable.length > 0 && (
             <p className="text-soft">
-              What is mended together leads to the same page, or leaves the words without a link that stands
-              above already.
+              What is mended together leads to the same page, or takes off a link that stands above already or
+              leads to its own post.
             </p>
           )}
           <ul aria-label="Links with faults">
