@@ -1,9 +1,9 @@
-import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, type Page, test } from '@playwright/test';
 import { underVersionControl } from '../src/server/host/git-folder.test-data.ts';
+import { startServer } from './steps/own-server.ts';
 import { caretAtEndOf, goTo, saved } from './steps/writer.ts';
 
 const port = Number(process.env['E2E_PORT'] ?? 4317) + 6;
@@ -29,25 +29,8 @@ async function overFolder(): Promise<{ folder: string; lines: () => string[]; st
   const folder = mkdtempSync(join(tmpdir(), 'posts-'));
   writeFileSync(join(folder, 'reed-cutter.md'), POST);
   const lines = underVersionControl(folder);
-  const server = spawn(process.execPath, ['scripts/run.mjs', '--content', folder], {
-    env: { ...process.env, PORT: String(port), DATA_DIR: mkdtempSync(join(tmpdir(), 'data-')) },
-    stdio: 'ignore',
-  });
-  await expect
-    .poll(
-      () =>
-        fetch(`http://127.0.0.1:${port}/`).then(
-          ({ ok }) => ok,
-          () => false,
-        ),
-      { timeout: 120_000 },
-    )
-    .toBe(true);
-  return {
-    folder,
-    lines,
-    stop: () => server.kill(),
-  };
+  const { stop } = await startServer(port, ['--content', folder]);
+  return { folder, lines, stop };
 }
 
 const sending = (page: Page) => page.getByRole('region', { name: 'Sending' });

@@ -106,8 +106,7 @@ test('faults of links over the whole site are mended together, and back', async 
 });
 
 test('an address is tried: a page, one that leads on, one where nothing stands', async ({ page }) => {
-  await page.goto('/site');
-  await page.getByText(/old addresses? leads? on|No old address leads on/).click();
+  await page.goto('/site/addresses');
   const address = page.getByLabel('What happens with this address?');
   const told = page.getByRole('status').filter({ hasText: /\S/ });
   await address.fill('/journal/fix-flat-bike-tyre/');

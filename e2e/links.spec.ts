@@ -63,7 +63,8 @@ test('the address of a published post changes only when it was asked about; link
   await expect(slug).toHaveValue('tides');
   const undo = page.getByRole('button', { name: 'Undo', exact: true }).last();
   await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Site' }).click();
-  await page.getByText('1 old address leads on').click();
+  await page.getByRole('navigation', { name: 'Site' }).getByRole('link', { name: 'Addresses' }).click();
+  await expect(page.getByRole('heading', { name: '1 old address leads on' })).toBeVisible();
   await expect(page.getByRole('list', { name: 'Redirects' })).toContainText(
     '/journal/tide-table-cycling leads to /journal/tides',
   );
@@ -72,7 +73,7 @@ test('the address of a published post changes only when it was asked about; link
   await undo.click();
   await expect(linkTo(page, '/journal/tide-table-cycling').first()).toBeVisible();
   await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Site' }).click();
-  await expect(page.getByRole('table', { name: 'Pages' })).toBeVisible();
+  await page.getByRole('navigation', { name: 'Site' }).getByRole('link', { name: 'Addresses' }).click();
   await expect(page.getByText('No old address leads on')).toBeVisible();
 });
 

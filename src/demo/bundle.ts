@@ -240,9 +240,9 @@ function readPages(folder: string): SitePage[] {
 
 /** What the demo's blog begins with: its published posts, in the categories that it has, and the pages of its site. */
 export function blogSeed(folder: string, { site, posts }: DemoBundle): BlogSeed {
-  const { description, categories } = JSON.parse(readFileSync(join(folder, 'blog.json'), 'utf8')) as Pick<
+  const { description } = JSON.parse(readFileSync(join(folder, 'blog.json'), 'utf8')) as Pick<
     BlogSeed,
-    'description' | 'categories'
+    'description'
   >;
   return {
     name: site.name,
@@ -250,7 +250,7 @@ export function blogSeed(folder: string, { site, posts }: DemoBundle): BlogSeed 
     addressPattern: site.addressPattern,
     titlePattern: site.titlePattern,
     description,
-    categories,
+    categories: site.categories ?? [],
     pages: readPages(join(folder, 'pages')),
     posts: posts.flatMap(({ row, draft }) =>
       row.fields.status === 'published' ? [{ uid: row.id, document: { fields: row.fields, draft } }] : [],

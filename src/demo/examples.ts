@@ -135,7 +135,7 @@ export function demoExamples(
       .filter(({ row }) => row.id !== id && row.fields.status === 'published')
       .map(({ row, draft }) => ({
         title: row.fields.title,
-        address: postPath(site.addressPattern, row.fields.slug) ?? '',
+        address: postPath(site, row.fields) ?? '',
         draft,
       }));
   let count = 0;

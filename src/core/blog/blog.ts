@@ -1,19 +1,6 @@
 import type { PostDocument, Recording } from '../draft/index.ts';
-
-/** A category of a blog; nested one level. */
-export interface BlogCategory {
-  name: string;
-  slug: string;
-  description: string;
-  /** Slug of the one that it stands in; empty: it stands by itself. */
-  parent: string;
-}
-
-/** Categories in the order of their tree: each that stands by itself, then those in it. */
-export const categoriesInTree = (categories: readonly BlogCategory[]): BlogCategory[] =>
-  categories
-    .filter(({ parent }) => parent === '')
-    .flatMap((top) => [top, ...categories.filter(({ parent }) => parent === top.slug)]);
+import type { Category } from '../listing/index.ts';
+import type { Redirect } from '../site/index.ts';
 
 /** A page of the site that is no post: prices, opening hours. */
 export interface SitePage {
@@ -38,7 +25,7 @@ export interface BlogSite {
   titlePattern: string | null;
   /** One sentence that says what it is about. */
   description: string;
-  categories: BlogCategory[];
+  categories: Category[];
   /** How lists show posts. */
   look: 'cards' | 'lines';
   perPage: number;
@@ -46,10 +33,15 @@ export interface BlogSite {
   moreWords: string;
   /** Pages of the site beside the blog. */
   pages: SitePage[];
+  /** Where addresses lead at which the house has nothing any more. */
+  redirects: Redirect[];
 }
 
-/** What the house decides of how its blog looks. */
-export type BlogSettings = Pick<BlogSite, 'categories' | 'look' | 'perPage' | 'moreWords'>;
+/** What the house decides of its blog: how it looks, how it is ordered, and at which addresses. */
+export type BlogSettings = Pick<
+  BlogSite,
+  'categories' | 'look' | 'perPage' | 'moreWords' | 'addressPattern' | 'redirects'
+>;
 
 /** A picture as a page shows it. */
 export interface BlogPicture {
@@ -113,6 +105,7 @@ export const emptyBlog = (address: string): BlogSite => ({
   perPage: 10,
   moreWords: 'Read on',
   pages: [],
+  redirects: [],
 });
 
 /** What a blog begins with. */
@@ -122,7 +115,7 @@ export interface BlogSeed {
   addressPattern: string;
   titlePattern: string | null;
   description: string;
-  categories: BlogCategory[];
+  categories: Category[];
   pages: SitePage[];
   posts: { uid: string; document: PostDocument }[];
 }

@@ -4,13 +4,11 @@
  * `style`; `related` finds posts that are alike.
  */
 export {
-  type BlogCategory,
   type BlogEntry,
   type BlogPicture,
   type BlogSeed,
   type BlogSettings,
   type BlogSite,
-  categoriesInTree,
   emptyBlog,
   type PicturePixels,
   type SitePage,
@@ -26,7 +24,7 @@ export {
 } from './entry.ts';
 export { entriesOfCategory, type ListPart, listPage, listPart, newestFirst } from './list-page.ts';
 export { pageBody } from './page-body.ts';
-export { categoryPath, wholeAddress } from './page-shell.ts';
+export { wholeAddress } from './page-shell.ts';
 export { foundEntries, gonePage, notFoundPage, searchPage } from './plain-pages.ts';
 export { entryPath, postPage } from './post-page.ts';
 export { relatedPosts } from './related.ts';

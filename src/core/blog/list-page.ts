@@ -1,6 +1,7 @@
 import type { Element } from 'hast';
-import type { BlogCategory, BlogEntry, BlogSite, PicturePixels } from './blog.ts';
-import { categoryPath, el, pageHtml, wholeAddress } from './page-shell.ts';
+import { type Category, type CategoryPicture, categoryPath } from '../listing/index.ts';
+import type { BlogEntry, BlogSite, PicturePixels } from './blog.ts';
+import { el, pageHtml, wholeAddress } from './page-shell.ts';
 import { dayWritten, entryPath, pictureElement } from './post-page.ts';
 
 /** Newest first; posts of one moment by their address, so that a list never changes by itself. */
@@ -27,8 +28,8 @@ export function listPart(entries: readonly BlogEntry[], page: number, perPage: n
 /** Posts of a category: those filed there, and those of the categories within it. */
 export function entriesOfCategory(
   entries: readonly BlogEntry[],
-  { name, slug }: BlogCategory,
-  categories: readonly BlogCategory[],
+  { name, slug }: Category,
+  categories: readonly Category[],
 ): BlogEntry[] {
   const names = new Set([name, ...categories.flatMap((one) => (one.parent === slug ? [one.name] : []))]);
   return entries.filter(({ mainCategory, categories: more }) =>
@@ -73,12 +74,13 @@ export interface ListKind {
   base: string;
   title: string;
   description: string;
+  picture?: CategoryPicture;
 }
 
 /** A page of a list: of all posts, of a category, of an author. */
 export function listPage(
   site: BlogSite,
-  { base, title, description }: ListKind,
+  { base, title, description, picture: own }: ListKind,
   { entries, page, pages }: ListPart,
   pixels: PicturePixels,
 ): string {
@@ -89,7 +91,7 @@ export function listPage(
     page > 1 ? listPath(base, page - 1) : null,
     page < pages ? listPath(base, page + 1) : null,
   ];
-  const picture = entries.find(({ featured }) => featured)?.featured?.src ?? '';
+  const picture = own?.src ?? entries.find(({ featured }) => featured)?.featured?.src ?? '';
   return pageHtml(
     site,
     {
@@ -106,6 +108,7 @@ export function listPage(
     [
       el('h1', {}, heading),
       description ? el('p', { className: ['intro'] }, description) : null,
+      own && page === 1 ? el('figure', { className: ['featured'] }, pictureElement(own, pixels)) : null,
       entries.length === 0
         ? el('p', {}, 'Nothing has been published here yet.')
         : el(

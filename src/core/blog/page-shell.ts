@@ -1,6 +1,7 @@
 import type { Element, ElementContent, Root } from 'hast';
 import { toHtml } from 'hast-util-to-html';
-import type { BlogCategory, BlogSite } from './blog.ts';
+import { categoryPath } from '../listing/index.ts';
+import type { BlogSite } from './blog.ts';
 
 /** An element of a page; `children` may be words. */
 export const el = (
@@ -46,12 +47,6 @@ const property = (name: string, content: string) =>
 /** Structured data that cannot end its element early. */
 const jsonLd = (data: unknown): Element =>
   el('script', { type: 'application/ld+json' }, JSON.stringify(data).replace(/</g, '\\u003c'));
-
-/** Path of a category's list. */
-export const categoryPath = (site: { categories: readonly BlogCategory[] }, slug: string): string => {
-  const own = site.categories.find((category) => category.slug === slug);
-  return own?.parent ? `/category/${own.parent}/${slug}/` : `/category/${slug}/`;
-};
 
 /** Categories that stand by themselves, with those in them. */
 function navigation(site: BlogSite): Element | null {

@@ -1,12 +1,14 @@
 import type { Element } from 'hast';
 import { readingMinutes, recordingData } from '../draft/index.ts';
-import { effectiveMetaTitle, postPath } from '../listing/index.ts';
+import { categoryPath, effectiveMetaTitle, postPath } from '../listing/index.ts';
 import type { BlogEntry, BlogSite, PicturePixels } from './blog.ts';
-import { categoryPath, el, pageHtml, wholeAddress } from './page-shell.ts';
+import { el, pageHtml, wholeAddress } from './page-shell.ts';
 
 /** Path of a post's page. */
-export const entryPath = (site: BlogSite, { slug }: Pick<BlogEntry, 'slug'>): string =>
-  postPath(site.addressPattern, slug) ?? '/';
+export const entryPath = (
+  site: BlogSite,
+  { slug, mainCategory, published }: Pick<BlogEntry, 'slug' | 'mainCategory' | 'published'>,
+): string => postPath(site, { slug, category: mainCategory, date: published }) ?? `/${slug}`;
 
 /** A day as readers of a language write it; the instant stands beside it for machines. */
 export function dayWritten(instant: string, language: string): string {

@@ -1,4 +1,4 @@
-import { isFunctionWord, normalForm, plainWords, stem } from '../language/index.ts';
+import { addStems, wordVectors } from '../language/index.ts';
 import type { BlogEntry } from './blog.ts';
 
 /** Related posts that a page names. */
@@ -8,11 +8,6 @@ const LEAST = 0.05;
 /** A word of a title says as much as so many in the text. */
 const TITLE = 4;
 
-const stemsOf = (text: string): string[] =>
-  plainWords(text)
-    .filter((word) => !isFunctionWord(word))
-    .map((word) => stem(normalForm(word)));
-
 /**
  * For each post by its `uid` the posts that are most alike, best first: the cosine of their words by stem, weighed by how few posts
  * have them (tf-idf, with the logarithm of counts), title and category before text.
@@ -20,41 +15,26 @@ const stemsOf = (text: string): string[] =>
 export function relatedPosts(entries: readonly BlogEntry[]): Map<string, string[]> {
   const counts = entries.map(({ title, html, mainCategory, categories }) => {
     const words = new Map<string, number>();
-    const add = (text: string, weight: number) => {
-      for (const word of stemsOf(text)) words.set(word, (words.get(word) ?? 0) + weight);
-    };
-    add(title, TITLE);
-    add([mainCategory, ...categories].join(' '), TITLE);
-    add(html.replace(/<[^>]{0,2000}>/g, ' '), 1);
+    addStems(words, title, TITLE);
+    addStems(words, [mainCategory, ...categories].join(' '), TITLE);
+    addStems(words, html.replace(/<[^>]{0,2000}>/g, ' '));
     return words;
   });
-  const posts = new Map<string, number>();
-  for (const words of counts) for (const word of words.keys()) posts.set(word, (posts.get(word) ?? 0) + 1);
-  const vectors = counts.map((words) => {
-    const vector = new Map<string, number>();
-    let square = 0;
-    for (const [word, count] of words) {
-      const weight = (1 + Math.log(count)) * Math.log(entries.length / posts.get(word)!);
-      if (weight <= 0) continue;
-      vector.set(word, weight);
-      square += weight * weight;
-    }
-    return { vector, length: Math.sqrt(square) };
-  });
+  const vectors = wordVectors(counts);
   // By word, so that posts without a common one are never compared.
   const byWord = new Map<string, number[]>();
-  vectors.forEach(({ vector }, at) => {
-    for (const word of vector.keys()) {
+  vectors.forEach(({ weights }, at) => {
+    for (const word of weights.keys()) {
       const list = byWord.get(word);
       if (list) list.push(at);
       else byWord.set(word, [at]);
     }
   });
   return new Map(
-    vectors.map(({ vector, length }, at) => {
+    vectors.map(({ weights, length }, at) => {
       const likeness = new Float64Array(entries.length);
-      for (const [word, weight] of vector)
-        for (const other of byWord.get(word)!) likeness[other] += weight * vectors[other].vector.get(word)!;
+      for (const [word, weight] of weights)
+        for (const other of byWord.get(word)!) likeness[other] += weight * vectors[other].weights.get(word)!;
       const found = [...likeness.keys()]
         .filter((other) => other !== at && vectors[other].length > 0 && length > 0)
         .map((other) => ({ other, like: likeness[other] / (length * vectors[other].length) }))

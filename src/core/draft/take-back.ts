@@ -47,12 +47,12 @@ function valueTakenBack<Value>(before: Value, after: Value, now: Value): TakenBa
 const isRecord = (value: unknown): value is object =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** A list whose items are told apart by themselves, or by their `id`, `key` or `address`; null for any other value. */
+/** A list whose items are told apart by themselves, or by their `id`, `key`, `address`, `slug` or `from`; null for any other value. */
 function itemsOf(value: unknown): { id: string; item: unknown }[] | null {
   if (!Array.isArray(value)) return null;
   const items = value.map((item: unknown) => {
-    const { id, key, address } = (item ?? {}) as { id?: unknown; key?: unknown; address?: unknown };
-    return { id: typeof item === 'string' ? item : (id ?? key ?? address ?? null), item };
+    const { id, key, address, slug, from } = (item ?? {}) as Record<string, unknown>;
+    return { id: typeof item === 'string' ? item : (id ?? key ?? address ?? slug ?? from ?? null), item };
   });
   if (items.some(({ id }) => typeof id !== 'string')) return null;
   return new Set(items.map(({ id }) => id)).size === items.length

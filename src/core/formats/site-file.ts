@@ -39,6 +39,15 @@ export function readSiteFile(
     region: given.region ?? '',
     titlePattern: given.titlePattern ?? null,
     addressPattern: given.addressPattern ?? DEFAULT_ADDRESS_PATTERN,
+    ...(given.categories
+      ? {
+          categories: given.categories.map((one) => ({
+            ...one,
+            description: one.description ?? '',
+            parent: one.parent ?? '',
+          })),
+        }
+      : {}),
     profile,
     // A file that does not speak of pages stands for a folder that is the whole site.
     pages:

@@ -2,7 +2,7 @@
  * Language: what the words of a text are.
  *
  * `Vocabulary` interns words; `tokenize` splits a text into words, sentences and the gaps between them;
- * `inflections`, `stems`, `syllables`, `stop-words` and `word-frequency` tell about single words, `word-bases` gives base forms and `term-counter` counts by them, `spellings` are those of two sides of an ocean; `PhraseMatcher` finds keywords and
+ * `inflections`, `stems`, `syllables`, `stop-words` and `word-frequency` tell about single words, `word-bases` gives base forms and `term-counter` counts by them, `spellings` are those of two sides of an ocean, `word-vectors` compare whole texts by their words; `PhraseMatcher` finds keywords and
  * their variants; `readability` holds the reading formulas; `detectLanguage` guesses what a text is written in.
  */
 export { detectLanguage, isEnglish, smallWordsOf } from './detect.ts';
@@ -40,3 +40,11 @@ export {
   mayTakeArticle,
 } from './word-classes.ts';
 export { CORPUS_WORDS, isMostlyVerb, partOfSpeech, wordCount } from './word-frequency.ts';
+export {
+  addStems,
+  likeness,
+  sharedStems,
+  sumOfVectors,
+  type WordVector,
+  wordVectors,
+} from './word-vectors.ts';

@@ -1,10 +1,3 @@
-/** The address pattern of a site that says nothing else. */
-export const DEFAULT_ADDRESS_PATTERN = '/{slug}';
-
-/** The path of a post by the site's address pattern, e.g. `/journal/{slug}`; null without a slug. */
-export const postPath = (pattern: string, slug: string): string | null =>
-  slug === '' ? null : `/${pattern.replaceAll('{slug}', slug)}`.replace(/\/{2,}/g, '/');
-
 /**
  * An address in comparable form: its path without host, query, fragment, index file, file ending or closing slash,
  * decoded, lower case. Relative addresses are resolved against `base` (a path). Null for addresses of another kind.

@@ -76,10 +76,10 @@ describe('addresses', () => {
   it('without a known host an absolute address is external', () =>
     expect(linkKind('https://saltmarsh.example/a', null)).toBe('external'));
   it('a post lives where the pattern says', () =>
-    expect([postPath('/journal/{slug}/', 'tides'), postPath('/{slug}', '')]).toEqual([
-      '/journal/tides/',
-      null,
-    ]));
+    expect([
+      postPath({ addressPattern: '/journal/{slug}/' }, { slug: 'tides' }),
+      postPath({ addressPattern: '/{slug}' }, { slug: '' }),
+    ]).toEqual(['/journal/tides/', null]));
 });
 
 describe('what stands in for missing words', () => {

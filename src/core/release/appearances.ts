@@ -1,5 +1,5 @@
-import { type BlogCategory, categoryPath } from '../blog/index.ts';
 import type { PostFields } from '../draft/index.ts';
+import { type Category, categoryNamed, categoryPath } from '../listing/index.ts';
 
 /** A page of the blog on which a post will stand, or not. */
 export interface Appearance {
@@ -11,9 +11,6 @@ export interface Appearance {
   says: string;
 }
 
-const byName = (categories: readonly BlogCategory[], name: string) =>
-  categories.find((one) => one.name.toLowerCase() === name.trim().toLowerCase());
-
 /**
  * Where a post will appear once it is out, and where not: home, each list of a category, the list of posts without one, feeds
  * and sitemap. `newer` is how many published posts carry a later date; of a blog whose categories are not known (null) each is
@@ -21,7 +18,7 @@ const byName = (categories: readonly BlogCategory[], name: string) =>
  */
 export function appearances(
   { category, categories, robots, author }: PostFields,
-  site: { categories: readonly BlogCategory[] | null; perPage: number },
+  site: { categories: readonly Category[] | null; perPage: number },
   newer: number,
 ): Appearance[] {
   const page = Math.floor(newer / site.perPage) + 1;
@@ -36,7 +33,7 @@ export function appearances(
       lists.set(name, { name: `Category ${name}`, path: '', appears: true, says: '' });
       continue;
     }
-    const own = byName(site.categories, name);
+    const own = categoryNamed(site.categories, name);
     if (!own) {
       lists.set(name, {
         name: `Category ${name}`,
@@ -46,8 +43,8 @@ export function appearances(
       });
       continue;
     }
-    for (let at: BlogCategory | undefined = own; at; ) {
-      const { slug, parent }: BlogCategory = at;
+    for (let at: Category | undefined = own; at; ) {
+      const { slug, parent }: Category = at;
       if (!lists.has(slug))
         lists.set(slug, {
           name: `Category ${at.name}`,

@@ -10,6 +10,9 @@ export interface IndexedPost {
   language: string;
   slug: string;
   canonical: string;
+  /** Main category and date, where the address says them. */
+  category?: string;
+  date?: string;
   status: Status;
   /** Where its file lies, for folders whose posts name no address. */
   filePath?: string;
@@ -29,6 +32,8 @@ export const indexedPost = (
   language: fields.language || language,
   slug: fields.slug,
   canonical: fields.canonical,
+  category: fields.category,
+  date: fields.date,
   status: fields.status,
   filePath,
 });

@@ -65,6 +65,33 @@ export function withRedirect(redirects: readonly Redirect[], added: Redirect): R
   return [...kept.filter(({ from, to: end }) => end === null || comparablePath(end) !== from), added];
 }
 
+/**
+ * The redirects of a site of which pages move all at once: each of them leads on from where it was, whatever led there leads
+ * to where it is now, and nothing leads away from where one stands.
+ *
+ * `withMoves([{from: '/x', to: '/a', ...}], new Map([['/a', '/b']]), new Set(['/b']), ...)` leads `/x` and `/a` to `/b`.
+ *
+ * @param moves from a path in comparable form to a path as its links are written
+ * @param standing paths at which something stands afterwards, in comparable form
+ */
+export function withMoves(
+  redirects: readonly Redirect[],
+  moves: ReadonlyMap<string, string>,
+  standing: ReadonlySet<string>,
+  { since, why }: Pick<Redirect, 'since' | 'why'>,
+): Redirect[] {
+  const led = redirects.flatMap((redirect): Redirect[] => {
+    if (standing.has(redirect.from) || moves.has(redirect.from)) return [];
+    const end = redirect.to === null || isElsewhere(redirect.to) ? null : comparablePath(redirect.to);
+    const to = end === null ? undefined : moves.get(end);
+    return [to === undefined ? redirect : { ...redirect, to }];
+  });
+  const added = [...moves].flatMap(([from, to]): Redirect[] =>
+    standing.has(from) || comparablePath(to) === from ? [] : [{ from, to, since, why }],
+  );
+  return [...led, ...added];
+}
+
 /** The redirects of a site with one taken back: what had led to its `from` leads there again. */
 export const withoutRedirect = (
   redirects: readonly Redirect[],

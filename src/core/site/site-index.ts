@@ -1,17 +1,24 @@
 import type { PostRef, SiteFacts } from '../criteria/index.ts';
 import { isEnglish, keywordKeys } from '../language/index.ts';
-import { comparablePath, effectiveMetaTitle, postPath, titleKey } from '../listing/index.ts';
+import {
+  type AddressRule,
+  categoryPath,
+  comparablePath,
+  effectiveMetaTitle,
+  postPath,
+  titleKey,
+} from '../listing/index.ts';
 import type { IndexedPost } from './indexed-post.ts';
 import { openToReaders } from './publishing.ts';
 import type { SiteSettings } from './site-settings.ts';
 
 /** The path of a post: its canonical address, else the site's pattern with its slug, else its file. */
 export function pathOfPost(
-  post: Pick<IndexedPost, 'slug' | 'canonical' | 'filePath'>,
-  site: SiteSettings,
+  post: Pick<IndexedPost, 'slug' | 'canonical' | 'filePath' | 'category' | 'date'>,
+  site: AddressRule,
 ): string | null {
   if (post.canonical) return comparablePath(post.canonical);
-  const path = postPath(site.addressPattern, post.slug);
+  const path = postPath(site, post);
   if (path !== null) return comparablePath(path);
   return post.filePath ? comparablePath(post.filePath.split('/').map(encodeURIComponent).join('/')) : null;
 }
@@ -30,6 +37,12 @@ export class SiteIndex {
     for (const page of site.pages ?? []) {
       const path = comparablePath(page.address);
       if (path) this.pages.set(path, page.title ?? '');
+    }
+    const { categories = [] } = site;
+    for (const { name, slug } of categories) {
+      const path = comparablePath(categoryPath({ categories }, slug));
+      // As readers find it: a page that is known by its own title keeps that.
+      if (path && !this.pages.get(path)) this.pages.set(path, name);
     }
     const posted = new Set<string>();
     const isOpen = openToReaders(posts.map(({ status }) => status));

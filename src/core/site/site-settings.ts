@@ -1,5 +1,5 @@
 import type { Profile } from '../criteria/index.ts';
-import { DEFAULT_ADDRESS_PATTERN } from '../listing/index.ts';
+import { type Category, DEFAULT_ADDRESS_PATTERN } from '../listing/index.ts';
 
 /** An address of the site that is no post here, so that links to it count and can be offered. */
 export interface SitePage {
@@ -18,6 +18,8 @@ export interface SiteSettings {
   /** Null: meta titles stand as written. */
   titlePattern: string | null;
   addressPattern: string;
+  /** In the order in which the blog names them; not there: nobody has put them in order yet. */
+  categories?: Category[];
   /** Null: the default profile. */
   profile: Profile | null;
   /** Addresses of the site that are no posts here; null: not known yet. */

@@ -2,6 +2,7 @@ import { join } from 'node:path';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import {
   BLOG_STYLE,
+  type BlogSite,
   entriesOfCategory,
   entryPath,
   foundEntries,
@@ -14,7 +15,14 @@ import {
   searchPage,
   sitePage,
 } from '../../core/blog/index.ts';
-import { slugOf } from '../../core/listing/index.ts';
+import {
+  type CategoryPicture,
+  categoryPath,
+  categoryTrail,
+  folderOfPosts,
+  saysCategory,
+  slugOf,
+} from '../../core/listing/index.ts';
 import { hostCheck } from '../host-check.ts';
 import { securityHeaders } from '../security-headers.ts';
 import type { BlogStore } from './blog-store.ts';
@@ -32,8 +40,13 @@ const POLICY = {
   frameAncestors: ["'none'"],
 };
 
-/** The folder that posts stand in by their address pattern, which leads to the list of them; empty for posts at the root. */
-const folderOf = (pattern: string): string => /^(\/[\w-]+(?:\/[\w-]+)*)\/\{/.exec(pattern)?.[1] ?? '/';
+/** The list of a category that is meant by the beginning of a post's address: `/gear/packing` where posts stand in their categories. */
+function listAbove(site: BlogSite, path: string): string | null {
+  if (!saysCategory(site.addressPattern)) return null;
+  const bare = path.replace(/^\/+|\/+$/g, '');
+  const own = site.categories.find(({ slug }) => categoryTrail(site.categories, slug) === bare);
+  return own ? categoryPath(site, own.slug) : null;
+}
 
 const authorPath = (author: string): string => `/author/${slugOf(author) || 'somebody'}/`;
 
@@ -68,11 +81,12 @@ export function createBlog(store: BlogStore, hosts: readonly string[] = []): Exp
     description: string,
     given: string | undefined,
     of = store.entries(),
+    picture?: CategoryPicture,
   ) => {
     const part = listPart(of, given === undefined ? 1 : Number(given), site.perPage);
     if (!part || given === '1') return html(response, notFoundPage(site), 404);
     if (base === '/') response.setHeader('link', `<${site.address}/micropub>; rel="micropub"`);
-    return html(response, listPage(site, { base, title, description }, part, store.pixels));
+    return html(response, listPage(site, { base, title, description, picture }, part, store.pixels));
   };
   app.get(['/', '/page/:page'], ({ params }, response) => {
     list(response, '/', '', site.description, (params as Record<string, string | undefined>)['page']);
@@ -96,6 +110,7 @@ export function createBlog(store: BlogStore, hosts: readonly string[] = []): Exp
         category.description,
         page,
         entriesOfCategory(store.entries(), category, site.categories),
+        category.picture,
       );
     },
   );
@@ -134,8 +149,9 @@ export function createBlog(store: BlogStore, hosts: readonly string[] = []): Exp
     if (page) {
       if (path !== page.path) response.redirect(301, page.path);
       else html(response, sitePage(site, page));
-    } else if (found === null && path.replace(/\/+$/, '') === folderOf(site.addressPattern))
+    } else if (found === null && path.replace(/\/+$/, '') === folderOfPosts(site.addressPattern))
       response.redirect(301, '/');
+    else if (found === null && listAbove(site, path) !== null) response.redirect(301, listAbove(site, path)!);
     else if (found === null) html(response, notFoundPage(site), 404);
     else if (found === 'gone') html(response, gonePage(site), 410);
     else if ('to' in found) response.redirect(301, found.to);

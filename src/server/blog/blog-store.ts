@@ -15,7 +15,7 @@ import {
   textOfProperty,
 } from '../../core/blog/index.ts';
 import { comparablePath, slugOf } from '../../core/listing/index.ts';
-import { isLeadable, type Redirect, redirectedTo, withRedirect } from '../../core/site/index.ts';
+import { isElsewhere, isLeadable, type Redirect, redirectedTo, withRedirect } from '../../core/site/index.ts';
 import { RecordStore, writeWhole } from './record-store.ts';
 
 /** A post as the blog keeps it. */
@@ -95,10 +95,10 @@ export class BlogStore {
 
   // The house's wishes
 
-  /** What the house decided of how the blog looks. */
+  /** What the house decided of its blog. */
   get settings(): BlogSettings {
-    const { categories, look, perPage, moreWords } = this.site;
-    return { categories, look, perPage, moreWords };
+    const { categories, look, perPage, moreWords, addressPattern, redirects } = this.site;
+    return { categories, look, perPage, moreWords, addressPattern, redirects };
   }
 
   set settings(settings: BlogSettings) {
@@ -147,10 +147,18 @@ export class BlogStore {
     return (related.get(uid) ?? []).flatMap((other) => entries.find((entry) => entry.uid === other) ?? []);
   }
 
+  /** The path of a post, whether readers can open it or not. */
+  pathOf({ slug, properties }: KeptPost): string {
+    const [mainCategory, published] = ['main-category', 'published'].map((name) =>
+      textOfProperty(properties, name),
+    );
+    return entryPath(this.site, { slug, mainCategory, published });
+  }
+
   byPath(path: string): KeptPost | undefined {
     if (this.paths?.version !== this.changes) {
       const posts = this.posts.all();
-      const byPath = new Map(posts.map((post) => [comparablePath(entryPath(this.site, post)), post]));
+      const byPath = new Map(posts.map((post) => [comparablePath(this.pathOf(post)), post]));
       this.paths = { version: this.changes, byPath };
     }
     return this.paths.byPath.get(comparablePath(path));
@@ -158,7 +166,12 @@ export class BlogStore {
 
   byAddress(address: string): KeptPost | undefined {
     if (!address.startsWith(`${this.site.address}/`)) return undefined;
-    return this.byPath(address.slice(this.site.address.length));
+    const path = address.slice(this.site.address.length);
+    const found = this.byPath(path);
+    if (found) return found;
+    // Whoever knows a post by an address that it had means that post.
+    const to = redirectedTo(comparablePath(path) ?? path, this.allRedirects());
+    return typeof to === 'string' && !isElsewhere(to) ? this.byPath(to) : undefined;
   }
 
   allPosts(): KeptPost[] {
@@ -171,7 +184,7 @@ export class BlogStore {
     if (post && isOut(post, this.clock())) return { entry: this.entryOf(post) };
     const instead = post?.isDeleted ? textOfProperty(post.properties, 'leads-to') : '';
     if (isLeadable(instead) && comparablePath(instead) !== comparablePath(path)) return { to: instead };
-    const to = redirectedTo(comparablePath(path) ?? path, this.redirects);
+    const to = redirectedTo(comparablePath(path) ?? path, this.allRedirects());
     if (typeof to === 'string') return { to };
     return to === null || post?.isDeleted ? 'gone' : null;
   }
@@ -201,11 +214,12 @@ export class BlogStore {
     const wished = slugOf(textOfProperty(properties, 'mp-slug')) || post.slug;
     const slug = wished === post.slug ? post.slug : this.freeSlug(wished, post.uid);
     const next = this.keep({ ...post, slug, properties: { ...properties, uid: [post.uid] } });
-    if (slug !== post.slug)
+    const [from, to] = [this.pathOf(post), this.pathOf(next)];
+    if (from !== to)
       this.lead(
         withRedirect(this.redirects, {
-          from: comparablePath(entryPath(this.site, post))!,
-          to: entryPath(this.site, next),
+          from: comparablePath(from)!,
+          to,
           since: this.now(),
           why: 'a new address',
         }),
@@ -250,6 +264,11 @@ export class BlogStore {
   }
 
   // Redirects
+
+  /** The blog's own, and those of the house, which knows better. */
+  private allRedirects(): Redirect[] {
+    return [...this.redirects, ...this.site.redirects];
+  }
 
   private lead(redirects: Redirect[]): void {
     writeWhole(join(this.folder, 'redirects.json'), `${JSON.stringify(redirects, null, 2)}\n`);

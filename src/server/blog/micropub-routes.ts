@@ -1,5 +1,5 @@
 import express, { type NextFunction, type Request, type Response, Router } from 'express';
-import { entryPath, valuesOf, wholeAddress } from '../../core/blog/index.ts';
+import { valuesOf, wholeAddress } from '../../core/blog/index.ts';
 import { UnreadableFile } from '../../core/draft/index.ts';
 import type { BlogStore, KeptPost } from './blog-store.ts';
 import { isForm, mayDo } from './may-do.ts';
@@ -53,7 +53,7 @@ export function micropubErrors(
 export function micropubRoutes(store: BlogStore): Router {
   const router = Router();
   const { site } = store;
-  const addressOf = (post: KeptPost) => wholeAddress(site, entryPath(site, post));
+  const addressOf = (post: KeptPost) => wholeAddress(site, store.pathOf(post));
   const postAt = (url: string): KeptPost => {
     const post = store.byAddress(url);
     if (!post) throw new MicropubError(400, 'invalid_request', `No entry of this blog stands at ${url}.`);

@@ -1,12 +1,7 @@
 import { Readable } from 'node:stream';
 import { SitemapStream, streamToPromise } from 'sitemap';
-import {
-  type BlogEntry,
-  type BlogSite,
-  categoryPath,
-  entryPath,
-  wholeAddress,
-} from '../../core/blog/index.ts';
+import { type BlogEntry, type BlogSite, entryPath, wholeAddress } from '../../core/blog/index.ts';
+import { categoryPath } from '../../core/listing/index.ts';
 
 /** Instants whole: a bare day would become midnight somewhere else. */
 const instant = (text: string): string | undefined => {

@@ -3,7 +3,7 @@ import { zipSync } from 'fflate';
 import { ownPages } from '../own-pages.ts';
 import { HostProblem } from './blog-host.ts';
 import type { Publishing } from './publishing.ts';
-import { readOrder, readSettings, readWay } from './read-order.ts';
+import { readOrder, readSettings, readSettingsPictures, readWay } from './read-order.ts';
 import { accountOf, type Way } from './send-job.ts';
 
 /** As much as a post and a picture may have. */
@@ -49,11 +49,26 @@ export function hostRoutes({
     const settings = readSettings(request.body);
     if (!blog) response.status(409).json({ problem: 'The blog beside the application does not stand.' });
     else if (!settings)
-      response
-        .status(400)
-        .json({ problem: 'Those are no settings of a blog: look, posts a page, words, categories.' });
+      response.status(400).json({
+        problem:
+          'Those are no settings of a blog: look, posts a page, words, categories, addresses, redirects.',
+      });
     else {
-      blog.setSettings(settings);
+      const places = new Map(
+        readSettingsPictures(request.body).flatMap(({ src, sha, name }) => {
+          const bytes = queue.pictures.read(sha);
+          const at = bytes && blog.putPicture(bytes, name);
+          return at ? [[src, at]] : [];
+        }),
+      );
+      blog.setSettings({
+        ...settings,
+        categories: settings.categories.map((one) =>
+          one.picture
+            ? { ...one, picture: { ...one.picture, src: places.get(one.picture.src) ?? one.picture.src } }
+            : one,
+        ),
+      });
       response.json({ settings: blog.settings() });
     }
   });

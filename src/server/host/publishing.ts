@@ -21,6 +21,8 @@ export interface StandIn {
   /** What the house decided of how it looks. */
   settings: () => BlogSettings;
   setSettings: (settings: BlogSettings) => void;
+  /** Keeps a picture; answers its path, null where it is none. */
+  putPicture: (bytes: Uint8Array, name: string) => string | null;
 }
 
 /** The blog beside the application, over its store. */
@@ -31,6 +33,7 @@ export const standInOf = (address: string, store: BlogStore): StandIn => ({
   setSettings: (settings) => {
     store.settings = settings;
   },
+  putPicture: (bytes, name) => store.putPicture(bytes, name),
 });
 
 /** The blog beside is this server's own: no other private address is opened by asking it. */

@@ -1,4 +1,4 @@
-import type { BlogCategory, BlogSettings, EntryProperties } from '../../core/blog/index.ts';
+import type { BlogSettings, EntryProperties } from '../../core/blog/index.ts';
 import {
   cleanDraft,
   cleanFields,
@@ -7,8 +7,8 @@ import {
   type PostFields,
   wholeFields,
 } from '../../core/draft/index.ts';
-import { slugOf } from '../../core/listing/index.ts';
-import { isLeadable } from '../../core/site/index.ts';
+import { type Category, patternProblem, slugOf } from '../../core/listing/index.ts';
+import { isLeadable, type Redirect } from '../../core/site/index.ts';
 import type { JobPicture, SendOrder, Way } from './send-job.ts';
 
 /** Characters of an address. */
@@ -92,15 +92,41 @@ export function readOrder(given: unknown): SendOrder | null {
 /** Most categories of a blog. */
 const MOST_CATEGORIES = 500;
 
-function readCategory(given: unknown): BlogCategory | null {
+function readCategory(given: unknown): Category | null {
   if (!isRecord(given)) return null;
-  const { name, description, parent } = given;
+  const { name, description, parent, picture } = given;
   if (!isText(name) || name.trim() === '' || !isText(description) || !isText(parent)) return null;
   const slug = slugOf(isText(given['slug']) && given['slug'] ? given['slug'] : name);
+  const shown =
+    isRecord(picture) && isText(picture['src']) && isText(picture['alt'])
+      ? { picture: { src: picture['src'].slice(0, MOST_ADDRESS), alt: picture['alt'].slice(0, 500) } }
+      : {};
   return slug
-    ? { name: name.trim().slice(0, 100), slug, description: description.slice(0, 500), parent }
+    ? { name: name.trim().slice(0, 100), slug, description: description.slice(0, 500), parent, ...shown }
     : null;
 }
+
+/** Most redirects of a blog. */
+const MOST_REDIRECTS = 50_000;
+
+function readRedirect(given: unknown): Redirect | null {
+  if (!isRecord(given)) return null;
+  const { from, to, since, why } = given;
+  if (!isText(from) || !from.startsWith('/') || !isText(since) || !isText(why)) return null;
+  if (to !== null && (!isText(to) || !isLeadable(to))) return null;
+  return {
+    from: from.slice(0, MOST_ADDRESS),
+    to: to === null ? null : (to as string).slice(0, MOST_ADDRESS),
+    since,
+    why: why.slice(0, 200),
+  };
+}
+
+/** Pictures of categories that come along with settings. */
+export const readSettingsPictures = (given: unknown): JobPicture[] =>
+  isRecord(given) && Array.isArray(given['pictures'])
+    ? given['pictures'].slice(0, MOST_CATEGORIES).flatMap((one) => readPicture(one) ?? [])
+    : [];
 
 /** How a blog shall look, as a page says it; null where it is not said soundly. Categories are nested one level. */
 export function readSettings(given: unknown): BlogSettings | null {
@@ -108,12 +134,23 @@ export function readSettings(given: unknown): BlogSettings | null {
   const { look, perPage, moreWords } = given;
   const list = Array.isArray(given['categories']) ? given['categories'].map(readCategory) : null;
   if (!list || list.length > MOST_CATEGORIES || list.includes(null)) return null;
-  const categories = list as BlogCategory[];
+  const categories = list as Category[];
   const tops = new Set(categories.flatMap(({ slug, parent }) => (parent === '' ? [slug] : [])));
   if (new Set(categories.map(({ slug }) => slug)).size < categories.length) return null;
   if (!categories.every(({ parent }) => parent === '' || tops.has(parent))) return null;
   if (look !== 'cards' && look !== 'lines') return null;
   if (!Number.isInteger(perPage) || (perPage as number) < 1 || (perPage as number) > 100) return null;
   if (!isText(moreWords) || moreWords.trim() === '') return null;
-  return { categories, look, perPage: perPage as number, moreWords: moreWords.trim().slice(0, 60) };
+  const { addressPattern } = given;
+  if (!isText(addressPattern) || patternProblem(addressPattern) !== '') return null;
+  const redirects = Array.isArray(given['redirects']) ? given['redirects'].map(readRedirect) : null;
+  if (!redirects || redirects.length > MOST_REDIRECTS || redirects.includes(null)) return null;
+  return {
+    categories,
+    look,
+    perPage: perPage as number,
+    moreWords: moreWords.trim().slice(0, 60),
+    addressPattern,
+    redirects: redirects as Redirect[],
+  };
 }

@@ -130,6 +130,18 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('../screens/site/site.tsx')).Site }),
       },
       {
+        path: 'site/categories',
+        lazy: async () => ({
+          Component: (await import('../screens/site/order/categories.tsx')).Categories,
+        }),
+      },
+      {
+        path: 'site/addresses',
+        lazy: async () => ({
+          Component: (await import('../screens/site/order/addresses.tsx')).Addresses,
+        }),
+      },
+      {
         path: 'site/links',
         lazy: async () => ({ Component: (await import('../screens/site/map/link-map.tsx')).LinkMap }),
       },

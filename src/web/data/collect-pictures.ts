@@ -7,8 +7,8 @@ import { namedPictures, pictureKey, withOriginals } from './named-pictures.ts';
  * Only those of `known` can go: pictures that were there when the visit began. Answers how many names went.
  */
 export async function collectPictures(known: readonly [siteId: string, name: string][]): Promise<number> {
-  const { posts, bodies, versions, pictures, blobs } = database();
-  return database().transaction('rw', [posts, bodies, versions, pictures, blobs], async () => {
+  const { sites, posts, bodies, versions, pictures, blobs } = database();
+  return database().transaction('rw', [sites, posts, bodies, versions, pictures, blobs], async () => {
     const { inPosts, inVersions } = await namedPictures();
     const rows = await pictures.toArray();
     const named = withOriginals([...inPosts, ...inVersions], rows);

@@ -8,11 +8,11 @@ export const pictureKey = ({ siteId, name }: Pick<PictureRow, 'siteId' | 'name'>
   `${siteId} ${name}`;
 
 /**
- * The pictures that posts show, and those that versions do, by their keys. Deleted posts count until they are gone for good. To be
- * asked within a transaction that holds posts, bodies and versions.
+ * The pictures that posts and categories show, and those that versions do, by their keys. Deleted posts count until they are gone for
+ * good. To be asked within a transaction that holds sites, posts, bodies and versions.
  */
 export async function namedPictures(): Promise<{ inPosts: Set<string>; inVersions: Set<string> }> {
-  const { posts, bodies, versions } = database();
+  const { posts, bodies, versions, sites } = database();
   const [inPosts, inVersions] = [new Set<string>(), new Set<string>()];
   const walk = (named: Set<string>, siteId: string, draft: Draft | null, fields: PostFields | null) => {
     for (const src of pictureAddresses(fields, draft))
@@ -20,6 +20,11 @@ export async function namedPictures(): Promise<{ inPosts: Set<string>; inVersion
   };
   // What a writer could change first is read first.
   await posts.each((row) => walk(inPosts, row.siteId, null, row.fields));
+  await sites.each(({ id, categories = [] }) => {
+    for (const { picture } of categories)
+      if (picture?.src.startsWith(MEDIA))
+        inPosts.add(pictureKey({ siteId: id, name: picture.src.slice(MEDIA.length) }));
+  });
   await bodies.each((row) => walk(inPosts, row.siteId, row.draft, null));
   await versions.each((row) => walk(inVersions, row.siteId, row.draft, row.fields));
   return { inPosts, inVersions };

@@ -19,8 +19,8 @@ export interface PictureStorage {
 }
 
 async function sorted(siteId: string): Promise<Record<keyof PictureStorage, PictureRow[]>> {
-  const { posts, bodies, versions, pictures } = database();
-  return database().transaction('r', [posts, bodies, versions, pictures], async () => {
+  const { sites, posts, bodies, versions, pictures } = database();
+  return database().transaction('r', [sites, posts, bodies, versions, pictures], async () => {
     const { inPosts, inVersions } = await namedPictures();
     const rows = await pictures.where('siteId').equals(siteId).toArray();
     const kept = withOriginals([...inPosts, ...inVersions], rows);

@@ -67,11 +67,17 @@ export async function overrule(postId: string, item: string, why: string, at: st
   });
 }
 
-/** Keeps where a post stands that was not sent from this browser. */
+/**
+ * Keeps where a post stands that was not sent from this browser; one that was stays as it was sent, unless the version that went
+ * out is not here.
+ */
 export async function keepRelease(postId: string, release: PostRelease): Promise<void> {
-  const { posts } = database();
-  await database().transaction('rw', posts, async () => {
+  const { posts, versions } = database();
+  await database().transaction('rw', posts, versions, async () => {
     const row = await posts.get(postId);
-    if (row && !row.release) await posts.update(postId, { release });
+    const sent = row?.release ? await versions.get(row.release.versionId) : undefined;
+    // When it was sent stays: what is known of that is not told anew.
+    const sentAt = row?.release?.sentAt ?? release.sentAt;
+    if (row && !sent) await posts.update(postId, { release: { ...release, sentAt } });
   });
 }

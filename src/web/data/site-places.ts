@@ -11,7 +11,7 @@ export async function sitePlaces(
   const site = await database().sites.get(siteId);
   if (!site) return [];
   const posts = (await postsOf(site.id)).flatMap(({ id, fields }) => {
-    const path = postPath(site.addressPattern, fields.slug);
+    const path = postPath(site, fields);
     return id === without || !path ? [] : [{ address: path, title: fields.title || fields.slug }];
   });
   const pages = (await pagesOf(site.id)) ?? [];

@@ -10,7 +10,7 @@ import { database } from './database.ts';
 export async function keepWhereItLeads({ action, siteId, postId, leadsTo, ended }: SendJob): Promise<void> {
   const { posts, sites } = database();
   const [row, site] = await Promise.all([posts.get(postId), sites.get(siteId)]);
-  const from = row && site ? pathOfPost(row.fields, { ...site, pages: null }) : null;
+  const from = row && site ? pathOfPost(row.fields, site) : null;
   if (!row?.release || from === null || Date.parse(row.release.out) > Date.parse(ended)) return;
   // A post that readers have leads nowhere else; mostly there is nothing to take out.
   if (action !== 'withdraw' && !site?.redirects?.some((redirect) => redirect.from === from)) return;

@@ -100,8 +100,28 @@ export async function folderAsZip(): Promise<File | null> {
   return response.ok ? new File([await response.blob()], 'folder.zip', { type: 'application/zip' }) : null;
 }
 
-export const setBlogSettings = async (settings: BlogSettings): Promise<BlogSettings> =>
-  (await ask<{ settings: BlogSettings }>('settings', 'PUT', settings)).settings;
+/** Gives the server the files that are not there yet. */
+async function handOver(
+  pictures: SendOrder['pictures'],
+  fileOf: (sha: string) => Promise<Blob | null>,
+): Promise<void> {
+  for (const { sha, name } of pictures) {
+    if ((await ask<{ isHere: boolean }>(`pictures/${sha}`)).isHere) continue;
+    const file = await fileOf(sha);
+    if (!file) throw new PublishingProblem(`The picture ${name} is not in this browser any more.`);
+    await ask(`pictures/${sha}`, 'PUT', file);
+  }
+}
+
+/** Sets how the blog beside looks and is ordered; `pictures` are those of its categories. */
+export async function setBlogSettings(
+  settings: BlogSettings,
+  pictures: SendOrder['pictures'] = [],
+  fileOf: (sha: string) => Promise<Blob | null> = async () => null,
+): Promise<BlogSettings> {
+  await handOver(pictures, fileOf);
+  return (await ask<{ settings: BlogSettings }>('settings', 'PUT', { ...settings, pictures })).settings;
+}
 
 /** Gives the server the token of an endpoint; an empty one takes it away. It is never told again. */
 export const setToken = async (endpoint: string, token: string): Promise<void> => {
@@ -129,12 +149,7 @@ export async function orderSending(
   order: SendOrder,
   fileOf: (sha: string) => Promise<Blob | null>,
 ): Promise<SendJob> {
-  for (const { sha, name } of order.pictures) {
-    if ((await ask<{ isHere: boolean }>(`pictures/${sha}`)).isHere) continue;
-    const file = await fileOf(sha);
-    if (!file) throw new PublishingProblem(`The picture ${name} is not in this browser any more.`);
-    await ask(`pictures/${sha}`, 'PUT', file);
-  }
+  await handOver(order.pictures, fileOf);
   return ask('jobs', 'POST', order);
 }
 

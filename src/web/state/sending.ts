@@ -13,6 +13,8 @@ const WATCHED = 4000;
 let jobs: readonly SendJob[] = [];
 let folderChanges: number | null = null;
 let isAway = false;
+/** Posts that go out as part of something larger, which says by itself what came of it. */
+const quiet = new Set<string>();
 let timer = 0;
 const listeners = new Set<() => void>();
 
@@ -27,12 +29,17 @@ async function takeIn(now: readonly SendJob[]): Promise<void> {
   if (sent.length + out.length === 0) return;
   // Seldom, and never before the first screen: it comes when it is wanted.
   const { takeFields, takeInSent } = await import('./sent-job.ts');
-  for (const job of sent) await takeInSent(job);
+  for (const job of sent) await takeInSent(job, quiet.delete(job.postId));
   for (const { id, fields } of out) {
     await takeFields(id, { status: 'published' });
     toast(`“${fields.title}” is out now.`, { duration: 12_000 });
   }
 }
+
+/** The next sending of a post is told by whoever sends many. */
+export const sentQuietly = (postId: string): void => {
+  quiet.add(postId);
+};
 
 /** Looks at what is on its way; from then on by itself, sooner while something is. */
 export async function lookAtSending(): Promise<void> {

@@ -22,8 +22,8 @@ export async function takeFields(
 
 const SAID = { publish: 'stands on the blog now', withdraw: 'is withdrawn', restore: 'is back on the blog' };
 
-/** Takes in what became of a post that was sent: its status, where its address leads, and a word of it. */
-export async function takeInSent(job: SendJob): Promise<void> {
+/** Takes in what became of a post that was sent: its status, where its address leads, and, unless it went quietly, a word of it. */
+export async function takeInSent(job: SendJob, isQuiet = false): Promise<void> {
   const { action, title, postId, isLater, revision } = job;
   await keepWhereItLeads(job);
   if (action === 'withdraw') await takeFields(postId, { status: 'draft' });
@@ -37,6 +37,7 @@ export async function takeInSent(job: SendJob): Promise<void> {
       await takeFields(postId, { status, date, updated });
     }
   }
+  if (isQuiet) return;
   const waits = action === 'publish' && Date.parse(row?.release?.out ?? '') > Date.now();
   toast(`“${title}” ${waits || isLater ? 'was handed over and goes out on its day' : SAID[action]}.`);
 }

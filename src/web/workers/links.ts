@@ -135,6 +135,7 @@ export const links = {
     const [data, rows] = await Promise.all([readScene(siteId, postId), postsOf(siteId)]);
     if (!data) throw new Error('The site is gone.');
     const { site } = data;
+    const moves = new Map([[from, to]]);
     const found: LinkingPost[] = [];
     for (let at = 0; at < rows.length; at += SLICE) {
       const slice = rows.slice(at, at + SLICE).filter(({ id }) => id !== postId);
@@ -143,8 +144,7 @@ export const links = {
         const edits = movedLinkEdits(bodies[index]?.draft?.blocks ?? [], {
           base: postPathOf(fields, site),
           host: site.baseAddress || null,
-          from,
-          to,
+          moves,
         });
         if (edits.length > 0) found.push({ postId: id, title: fields.title || 'Untitled', edits });
       });

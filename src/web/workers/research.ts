@@ -121,8 +121,8 @@ export const research = {
     if (!site) return null;
     const settings = { ...site, pages: null };
     const pages = posts.flatMap(({ id, fields }): OwnPage[] => {
-      const { title, keyword, supporting, slug, canonical } = fields;
-      const path = pathOfPost({ slug, canonical }, settings);
+      const { title, keyword, supporting } = fields;
+      const path = pathOfPost(fields, settings);
       return path === null ? [] : [{ id, title, path, keyword, supporting }];
     });
     const host = hostOf(site.baseAddress);

@@ -2,12 +2,12 @@ import type { Remote } from 'comlink';
 import { database } from '../data/database.ts';
 import { storageKind } from '../data/storage.ts';
 import { connectWorker } from './connect-worker.ts';
-import type { SiteMap } from './site-map.ts';
+import type { WholeSite } from './whole-site.ts';
 
 /** What looks at a site as a whole, as a page calls it: every answer comes later. */
-export type SiteClient = Remote<SiteMap>;
+export type SiteClient = Remote<WholeSite>;
 
-const link = connectWorker<SiteMap>({
+const link = connectWorker<WholeSite>({
   name: 'Looking at the whole site',
   start: () => new Worker(new URL('./site-worker.ts', import.meta.url), { type: 'module' }),
   open: (api) => api.open(database().name),
@@ -17,8 +17,8 @@ const link = connectWorker<SiteMap>({
 export async function siteWorker(): Promise<SiteClient> {
   // What lies in the page's memory no worker can see.
   if (storageKind() === 'memory') {
-    const { siteMap } = await import('./site-map.ts');
-    return siteMap as unknown as SiteClient;
+    const { wholeSite } = await import('./whole-site.ts');
+    return wholeSite as unknown as SiteClient;
   }
   return link.api();
 }

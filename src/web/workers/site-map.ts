@@ -223,5 +223,3 @@ export const siteMap = {
     return found;
   },
 };
-
-export type SiteMap = typeof siteMap;

@@ -1,4 +1,4 @@
 import { expose } from 'comlink';
-import { siteMap } from './site-map.ts';
+import { wholeSite } from './whole-site.ts';
 
-expose(siteMap);
+expose(wholeSite);

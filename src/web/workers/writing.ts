@@ -2,7 +2,7 @@ import { wholeProfile } from '../../core/criteria/index.ts';
 import { type Draft, type PostDocument, readMarkdown } from '../../core/draft/index.ts';
 import { documentOfPage } from '../../core/formats/index.ts';
 import { tellingStems } from '../../core/language/index.ts';
-import { postPath } from '../../core/listing/index.ts';
+import { type AddressRule, postPath } from '../../core/listing/index.ts';
 import type { OutlineItem } from '../../core/outline/index.ts';
 import { voiceOf } from '../../core/site/index.ts';
 import {
@@ -67,11 +67,11 @@ function nearest(rows: readonly PostRow[], subject: string, most: number): PostR
     .map(({ row }) => row);
 }
 
-async function withBodies(rows: readonly PostRow[], pattern: string) {
+async function withBodies(rows: readonly PostRow[], rule: AddressRule) {
   const bodies = await database().bodies.bulkGet(rows.map(({ id }) => id));
   return rows.map(({ fields }, at) => ({
     title: fields.title,
-    address: postPath(pattern, fields.slug) ?? '',
+    address: postPath(rule, fields) ?? '',
     draft: finishedBody(bodies[at]),
   }));
 }
@@ -106,7 +106,8 @@ async function sourcesOf({ siteId, postId, document, outline }: WritingPlace): P
     texts.add(`${publisher}\n${title}`);
     if (content) texts.add(textOf(documentOfPage(content).draft));
   }
-  for (const { title, draft } of await withBodies(others, '')) texts.add(`${title}\n${textOf(draft)}`);
+  for (const { title, draft } of await withBodies(others, { addressPattern: '' }))
+    texts.add(`${title}\n${textOf(draft)}`);
   sources = { key, texts };
   return texts;
 }
@@ -131,7 +132,7 @@ export const writing = {
     );
     const posts = await withBodies(
       nearest(rows, `${keyword} ${title} ${place.about.join(' ')}`, NEAREST),
-      site.addressPattern,
+      site,
     );
     const known = knownOf(
       {

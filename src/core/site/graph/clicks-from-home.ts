@@ -1,4 +1,4 @@
-import { comparablePath, postPath } from '../../listing/index.ts';
+import { comparablePath, folderOfPosts } from '../../listing/index.ts';
 import type { SiteGraph } from './site-graph.ts';
 
 /** How the lists of a blog lead to its posts. */
@@ -61,7 +61,7 @@ export function clicksFromHome({ pages, links }: SiteGraph, lists: BlogLists | n
  * @example listPageOf(graph, '/journal/{slug}') // the index of `/journal`
  */
 export function listPageOf({ pages }: SiteGraph, addressPattern: string): number {
-  const path = comparablePath((postPath(addressPattern, 'x') ?? '/').replace(/[^/]*$/, ''));
+  const path = comparablePath(folderOfPosts(addressPattern));
   return Math.max(
     0,
     pages.findIndex((page) => page.path === path && page.postId === null),

@@ -19,8 +19,7 @@ export interface LinkTarget {
 }
 
 /** The path of a post of the site in comparable form; null without a slug. */
-export const postPathOf = (fields: PostFields, site: SiteSettings): string | null =>
-  pathOfPost({ slug: fields.slug, canonical: fields.canonical }, site);
+export const postPathOf = (fields: PostFields, site: SiteSettings): string | null => pathOfPost(fields, site);
 
 /**
  * Everything of a site that can be linked to: its posts, then its other pages, each address once, the home page left out.

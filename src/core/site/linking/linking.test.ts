@@ -163,8 +163,7 @@ describe('links to a page that moves', () => {
     const edits = movedLinkEdits(blocks, {
       base: '/journal/panettone',
       host: 'baker.example',
-      from: '/journal/rye-bread',
-      to: '/journal/dark-rye',
+      moves: new Map([['/journal/rye-bread', '/journal/dark-rye']]),
     });
     const { draft } = applyEdits({ fields: emptyFields(), draft: { version: 1, blocks } }, edits);
     expect(linksOf(draft.blocks[0]).map(({ href }) => href)).toEqual([

@@ -28,30 +28,36 @@ export const linkedPaths = (blocks: readonly Block[], place: LinkPlace): Set<str
     ),
   );
 
+/** An address that is read from where it stands: neither from the root of the site nor with a host. */
+const isRelative = (href: string): boolean => !/^(?:[a-z][a-z0-9+.-]*:|[/#?])/i.test(href.trim());
+
 /**
- * The edits by which links of a draft to one page of the site lead to where it has moved.
+ * The edits by which links of a draft follow pages of the site that have moved, each as one step. Where the draft's own page
+ * is among them, links that are read from where it stood are written from the root.
+ *
+ * @param moves from a path in comparable form to a path as links are written
  */
 export function movedLinkEdits(
   blocks: readonly Block[],
-  { from, to, ...place }: LinkPlace & { from: string; to: string },
+  { moves, ...place }: LinkPlace & { moves: ReadonlyMap<string, string> },
 ): DraftEdit[] {
-  const leads = (href: string): boolean => sitePath(href, place) === from;
+  const ownMoves = place.base !== null && moves.has(place.base);
+  const now = (href: string): string | null => {
+    const path = sitePath(href, place);
+    if (path === null) return null;
+    const to = moves.get(path);
+    if (to !== undefined) return withPath(href, to);
+    return ownMoves && isRelative(href) ? withPath(href, path) : null;
+  };
   return blocks.flatMap((block): DraftEdit[] => {
-    const edits = linksOf(block)
-      .filter(({ href }) => leads(href))
-      .map(
-        ({ start, end, href, text }): DraftEdit => ({
-          kind: 'set-link',
-          blockId: block.id,
-          start,
-          end,
-          quote: text,
-          href: withPath(href, to),
-        }),
-      );
-    const { link } = block.image ?? {};
-    if (link && leads(link))
-      edits.push({ kind: 'set-picture', blockId: block.id, picture: { link: withPath(link, to) } });
+    const edits = linksOf(block).flatMap(({ start, end, href, text }): DraftEdit[] => {
+      const moved = now(href);
+      return moved === null
+        ? []
+        : [{ kind: 'set-link', blockId: block.id, start, end, quote: text, href: moved }];
+    });
+    const link = block.image?.link ? now(block.image.link) : null;
+    if (link !== null) edits.push({ kind: 'set-picture', blockId: block.id, picture: { link } });
     return edits;
   });
 }

@@ -38,10 +38,7 @@ export function seedsOf(
     };
   }
   const path = comparablePath(text);
-  const post = posts.find(
-    ({ fields: { slug, canonical } }) =>
-      path !== null && pathOfPost({ slug, canonical }, { ...site, pages: null }) === path,
-  );
+  const post = posts.find(({ fields }) => path !== null && pathOfPost(fields, site) === path);
   const page = pages.find(({ address }) => path !== null && comparablePath(address) === path);
   if (!post && page?.title)
     return { seeds: [page.title], note: `The title of the page ${page.address} is looked up.` };

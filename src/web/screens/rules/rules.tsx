@@ -15,6 +15,7 @@ import { useLiveQuery } from '../../state/use-live-query.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/field.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
+import { WordLink } from '../../ui/word-link.tsx';
 import { BackupSection } from './backup-section.tsx';
 import { BriefSection, ChecklistSection } from './house-sections.tsx';
 import { LanguageSection } from './language-section.tsx';
@@ -73,13 +74,10 @@ export function Rules() {
             onChange={(pattern) => set({ titlePattern: pattern === '' ? null : pattern })}
             note="{title} and {site} are filled in; empty: titles stand as written."
           />
-          <TextField
-            stored
-            label="Address pattern of posts"
-            value={site.addressPattern}
-            onChange={(addressPattern) => set({ addressPattern })}
-            note="{slug} is filled in."
-          />
+          <p className="self-end">
+            <span className="block font-semibold">Address pattern of posts</span>
+            {site.addressPattern} <WordLink to="/site/addresses">Change it</WordLink>
+          </p>
           <TextField
             stored
             label="Language"

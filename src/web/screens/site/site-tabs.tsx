@@ -2,6 +2,8 @@ import { RoomNav } from '../../ui/room-nav.tsx';
 
 const PLACES = [
   { to: '/site', name: 'Pages' },
+  { to: '/site/categories', name: 'Categories' },
+  { to: '/site/addresses', name: 'Addresses' },
   { to: '/site/links', name: 'Link map' },
 ];
 

@@ -16,9 +16,7 @@ import type { GridColumn } from '../../ui/grid/grid-column.ts';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { SearchField } from '../../ui/search-field.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
-import { Redirects } from './redirects.tsx';
 import { SiteTabs } from './site-tabs.tsx';
-import { TryAddress } from './try-address.tsx';
 
 const ROW = 40;
 
@@ -85,9 +83,6 @@ export function Site() {
           </div>
         )}
       </header>
-      <Redirects site={site}>
-        <TryAddress site={site} posts={posts} pages={pages} />
-      </Redirects>
       {pages.length === 0 ? (
         <Empty
           title="The pages of your site are not known yet"

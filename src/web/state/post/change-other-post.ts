@@ -1,4 +1,5 @@
 import { applyEdits, type DraftEdit } from '../../../core/criteria/index.ts';
+import type { PostFields } from '../../../core/draft/index.ts';
 import { loadPost, StaleWrite, savePost } from '../../data/posts.ts';
 import { keepVersion } from '../../data/versions.ts';
 import type { TakeBack } from '../undo.ts';
@@ -8,13 +9,14 @@ import { lastVisitWritten, takeBackInPost } from './open-sessions.ts';
 const ATTEMPTS = 3;
 
 /**
- * Changes a post that is not in hand by edits: a version of how it was is kept first. Answers the way back; null where the
- * words that the edits are for are not there any more.
+ * Changes a post that is not in hand by edits, and fields of it: where its text changes, a version of how it was is kept first.
+ * Answers the way back; null where nothing changes, as the words that the edits are for are not there any more.
  */
 export async function changeOtherPost(
   id: string,
   edits: readonly DraftEdit[],
   why: string,
+  fields: Partial<PostFields> = {},
 ): Promise<TakeBack | null> {
   await lastVisitWritten(id);
   for (let attempt = 1; ; attempt++) {
@@ -22,10 +24,12 @@ export async function changeOtherPost(
     if (!loaded) return null;
     const { row, draft, outline } = loaded;
     const before = { document: { fields: row.fields, draft }, outline };
-    const document = applyEdits(before.document, edits);
-    if (JSON.stringify(document.draft.blocks) === JSON.stringify(draft.blocks)) return null;
+    const edited = applyEdits(before.document, edits);
+    const document = { ...edited, fields: { ...edited.fields, ...fields } };
+    const isSameText = JSON.stringify(document.draft.blocks) === JSON.stringify(draft.blocks);
+    if (isSameText && JSON.stringify(document.fields) === JSON.stringify(row.fields)) return null;
     const now = new Date().toISOString();
-    await keepVersion({ siteId: row.siteId, postId: id }, before, 'named', now, why);
+    if (!isSameText) await keepVersion({ siteId: row.siteId, postId: id }, before, 'named', now, why);
     try {
       await savePost({ id, revision: row.revision, now, document, outline });
       return () => takeBackInPost(id, before, { document, outline });

@@ -38,7 +38,7 @@ export async function saveReviewFile(session: PostSession, site: SiteRow, withNo
     postId: session.id,
     post: { fields: fieldsWithPicturesMoved(fields, to), draft: draftWithPicturesMoved(draft, to) },
     metaTitle: effectiveMetaTitle(fields.metaTitle, fields.title, site.titlePattern, site.name),
-    address: `${site.baseAddress.replace(/^https?:\/\//, '')}${postPath(site.addressPattern, fields.slug) ?? ''}`,
+    address: `${site.baseAddress.replace(/^https?:\/\//, '')}${postPath(site, fields) ?? ''}`,
     notes: withNotes && report ? notesOf(report.criteria).flatMap(({ advice }) => advice ?? []) : [],
     script,
     style,

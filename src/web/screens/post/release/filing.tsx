@@ -1,10 +1,14 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { type BlogCategory, type BlogSettings, categoriesInTree } from '../../../../core/blog/index.ts';
+import type { BlogSettings } from '../../../../core/blog/index.ts';
 import { draftedExcerpt, STATUSES, type Status } from '../../../../core/draft/index.ts';
-import { slugOf } from '../../../../core/listing/index.ts';
-import { setBlogSettings } from '../../../services/publishing.ts';
+import { type Category, categoriesInTree, categoryNamed, slugOf } from '../../../../core/listing/index.ts';
+import { withCategory } from '../../../../core/site/index.ts';
+import { changeRow } from '../../../data/change-row.ts';
+import { database } from '../../../data/database.ts';
 import { setStatus } from '../../../state/post/set-status.ts';
+import { adoptCategories } from '../../../state/site/adopt-categories.ts';
+import { tellBlog } from '../../../state/site/tell-blog.ts';
 import { useAppSelector } from '../../../state/store.ts';
 import { AddForm } from '../../../ui/add-form.tsx';
 import { Button } from '../../../ui/button.tsx';
@@ -19,7 +23,7 @@ import { usePost } from '../frame/post-context.ts';
 const EXCERPT = [100, 250] as const;
 
 /** Categories to choose from: one within another behind it. */
-const namesInTree = (categories: readonly BlogCategory[]): { name: string; shown: string }[] =>
+const namesInTree = (categories: readonly Category[]): { name: string; shown: string }[] =>
   categoriesInTree(categories).map(({ name, parent }) => {
     const above = categories.find(({ slug }) => slug === parent);
     return { name, shown: above ? `${above.name} › ${name}` : name };
@@ -36,9 +40,8 @@ export function Filing({
 }) {
   const { session, site } = usePost();
   const fields = useAppSelector((state) => state.openPost.fields);
-  const [made, setMade] = useState<BlogCategory[] | null>(null);
   const [refused, setRefused] = useState('');
-  const categories = made ?? settings?.categories ?? [];
+  const categories = site.categories ?? settings?.categories ?? [];
   const tree = namesInTree(categories);
   // A category of the post that the blog does not know stays in sight.
   const main =
@@ -46,21 +49,18 @@ export function Filing({
       ? [{ name: fields.category, shown: `${fields.category} (not on the blog)` }, ...tree]
       : tree;
   const addCategory = async (name: string) => {
-    if (!settings || slugOf(name) === '') return false;
-    const known = categories.find(
-      (one) => one.name.toLowerCase() === name.toLowerCase() || one.slug === slugOf(name),
-    );
-    const next = known
-      ? categories
-      : (
-          await setBlogSettings({
-            ...settings,
-            categories: [...categories, { name, slug: slugOf(name), description: '', parent: '' }],
-          })
-        ).categories;
-    setMade(next);
+    if (slugOf(name) === '') return false;
+    const known = categoryNamed(categories, name) ?? categories.find(({ slug }) => slug === slugOf(name));
+    let untold = '';
+    if (!known) {
+      await adoptCategories(site.id);
+      await changeRow(database().sites, site.id, ({ categories: now = [] }) => ({
+        categories: withCategory(now, name).categories,
+      }));
+      untold = await tellBlog(site.id);
+    }
     session.setFields({ category: known?.name ?? name });
-    toast(`The post is filed under “${known?.name ?? name}”.`);
+    toast(`The post is filed under “${known?.name ?? name}”. ${untold}`.trim());
     return true;
   };
   const excerpt = fields.excerpt.trim();
@@ -70,7 +70,7 @@ export function Filing({
       <h2 className="mb-3 font-serif text-xl font-semibold">Filing</h2>
       <div className="grid grid-cols-2 gap-x-8 gap-y-4 max-[860px]:grid-cols-1">
         <div>
-          {settings ? (
+          {settings || site.categories ? (
             <>
               <ChoiceField
                 label="Main category"

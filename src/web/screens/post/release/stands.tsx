@@ -34,8 +34,12 @@ export function Stands({ settings, newer }: { settings: BlogSettings | null; new
     kind === 'paragraph' && path.length === 0 ? [text] : [],
   );
   const description = fields.metaDescription.trim() || fields.excerpt.trim() || openingWords(paragraphs);
-  const path = postPath(site.addressPattern, fields.slug) ?? '';
-  const pages = appearances(fields, settings ?? { categories: null, perPage: 10 }, newer);
+  const path = postPath(site, fields) ?? '';
+  const pages = appearances(
+    fields,
+    { categories: site.categories ?? settings?.categories ?? null, perPage: settings?.perPage ?? 10 },
+    newer,
+  );
   return (
     <section aria-label="How it will stand" className="mb-8">
       <div className="mb-3 flex items-baseline justify-between gap-4">

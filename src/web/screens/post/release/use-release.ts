@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { BlogSettings } from '../../../../core/blog/index.ts';
 import { linksOf } from '../../../../core/draft/index.ts';
 import { finishedDraft, placeholderHeadings } from '../../../../core/outline/index.ts';
@@ -43,23 +43,18 @@ export function useStandIn(): { address: string; settings: BlogSettings } | null
 
 /** Other posts that are for readers: one at the same address, and how many carry a later date. */
 export function useNeighbours({ session, site }: PostContext): { takenBy: string; newer: number } {
-  const { slug, canonical, date } = useAppSelector((state) => state.openPost.fields);
+  const { slug, canonical, category, date } = useAppSelector((state) => state.openPost.fields);
   const posts = useLiveQuery(() => postsOf(session.siteId), [session.siteId]);
   return useMemo(() => {
-    const settings = { ...site, pages: null };
-    const own = slug ? pathOfPost({ slug, canonical }, settings) : null;
+    const own = slug ? pathOfPost({ slug, canonical, category, date }, site) : null;
     const others = (posts ?? []).filter(({ id, fields }) => id !== session.id && isForReaders(fields.status));
-    const taken = own
-      ? others.find(
-          ({ fields }) => pathOfPost({ slug: fields.slug, canonical: fields.canonical }, settings) === own,
-        )
-      : undefined;
+    const taken = own ? others.find(({ fields }) => pathOfPost(fields, site) === own) : undefined;
     const at = date || new Date().toISOString();
     return {
       takenBy: taken ? taken.fields.title || 'Untitled' : '',
       newer: others.filter(({ fields }) => fields.date > at).length,
     };
-  }, [posts, slug, canonical, date, session.id, site]);
+  }, [posts, slug, canonical, category, date, session.id, site]);
 }
 
 /** Links of the post that were found to lead nowhere when they were looked at last. */
@@ -90,7 +85,7 @@ export function useLook({ session, site }: PostContext, row: PostRow | undefined
   const ticked = useLiveQuery(() => ticksOf(session.siteId, session.id), [session]);
   const goneLinks = useGoneLinks(session);
   const { redirects = [] } = site;
-  const path = fields.slug ? pathOfPost(fields, { ...site, pages: null }) : null;
+  const path = fields.slug ? pathOfPost(fields, site) : null;
   return useMemo(() => {
     if (!report) return null;
     const waiting = placeholderHeadings(session.body, outline);
@@ -171,6 +166,9 @@ export function useFoundRelease(
   address: string,
 ): void {
   const status = useAppSelector((state) => state.openPost.fields.status);
+  const items = useAppSelector((state) => state.openPost.outline);
+  const outline = useRef(items);
+  outline.current = items;
   const isWanted =
     row !== undefined &&
     !row.release &&
@@ -180,7 +178,8 @@ export function useFoundRelease(
   // biome-ignore lint/correctness/useExhaustiveDependencies: one look for each visit
   useEffect(() => {
     if (!isWanted) return;
-    findRelease(session, site, address).catch((error: unknown) =>
+    const content = { document: session.document, outline: outline.current };
+    findRelease(session, content, site, address).catch((error: unknown) =>
       // It does not stand there, which is no fault.
       console.info('The post is not on the blog beside:', error),
     );

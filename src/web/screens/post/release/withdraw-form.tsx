@@ -38,7 +38,7 @@ export function WithdrawForm({
     const pages = (rows?.pages ?? []).map(({ path, title }) => ({ path, title: title || path }));
     return [...posts, ...pages].sort((a, b) => a.title.localeCompare(b.title));
   }, [rows, site, session.id]);
-  const own = pathOfPost(session.document.fields, { ...site, pages: null });
+  const own = pathOfPost(session.document.fields, site);
   const leadsAway = isLeadable(to.trim()) && comparablePath(to.trim()) !== own;
   return (
     <form

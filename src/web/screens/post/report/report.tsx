@@ -54,7 +54,7 @@ export function Report() {
         <section aria-label="Listing preview" className="mb-6 border-y py-3 font-listing">
           <p className="text-[14px] text-soft">
             {host}
-            {postPath(site.addressPattern, fields.slug) ?? ''}
+            {postPath(site, fields) ?? ''}
           </p>
           <p className="text-[20px]">
             {cutToWidth(title, TITLE_SIZE, limits.metaTitlePixels[2] ?? 580).shown}

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { postPath } from '../../../../core/listing/index.ts';
+import { type AddressParts, postPath } from '../../../../core/listing/index.ts';
 import type { ReuseFrom } from '../../../../core/reuse/index.ts';
 import { withCampaign } from '../../../../core/reuse/index.ts';
 import { database } from '../../../data/database.ts';
@@ -21,20 +21,20 @@ export const useMade = (session: PostSession): ReuseRow[] | undefined =>
 const IS_LOCAL = /^https?:\/\/(?:localhost|127\.\d+\.\d+\.\d+|\[::1\])[:/]/;
 
 /** Where readers find a post: where it was sent to, unless only this machine can open that; else where it stands on the site. */
-export function addressOf(site: SiteRow, slug: string, release: PostRelease | undefined): string {
+export function addressOf(site: SiteRow, parts: AddressParts, release: PostRelease | undefined): string {
   if (release && !release.withdrawn && release.url && !IS_LOCAL.test(release.url)) return release.url;
-  const path = postPath(site.addressPattern, slug);
+  const path = postPath(site, parts);
   return site.baseAddress && path ? `${site.baseAddress.replace(/\/$/, '')}${path}` : '';
 }
 
 /** The same of the post in hand, as it changes. */
 export function useAddress(session: PostSession, site: SiteRow): string {
-  const slug = useAppSelector((state) => state.openPost.fields.slug);
+  const fields = useAppSelector((state) => state.openPost.fields);
   const release = useLiveQuery(
     async () => (await database().posts.get(session.id))?.release ?? null,
     [session],
   );
-  return addressOf(site, slug, release ?? undefined);
+  return addressOf(site, fields, release ?? undefined);
 }
 
 /** Where each post of a letter is read, by its id; the one in hand as it stands now. */
@@ -48,7 +48,7 @@ export function useAddresses(
   const posts = useLiveQuery(() => database().posts.bulkGet(ids), [ids.join()]) ?? [];
   return new Map([
     ...posts.flatMap((post) =>
-      post ? [[post.id, addressOf(site, post.fields.slug, post.release)] as const] : [],
+      post ? [[post.id, addressOf(site, post.fields, post.release)] as const] : [],
     ),
     [own, address] as const,
   ]);

@@ -88,7 +88,7 @@ export function ListingEditor() {
   const opening = text.trim() ? '' : openingWords(paragraphsOf(session.body));
   const shown = cutToWidth(text.trim() || opening, DESCRIPTION_SIZE, metaDescriptionPixels[2] ?? 920);
   const phone = cutToWidth(text.trim(), DESCRIPTION_SIZE, phoneCutPixels);
-  const path = postPath(site.addressPattern, '·') ?? '/·';
+  const path = postPath(site, { ...fields, slug: '·' }) ?? '/·';
   const crumbs = [
     site.baseAddress.replace(/^https?:\/\//, '').replace(/\/$/, '') || 'your-blog',
     ...path.split('/').filter((part) => part && part !== '·'),

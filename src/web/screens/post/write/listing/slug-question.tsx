@@ -26,12 +26,12 @@ export function SlugQuestion() {
 
 function Question({ slug }: { slug: string }) {
   const { session, site } = usePost();
-  const before = useAppSelector((state) => state.openPost.fields.slug);
+  const fields = useAppSelector((state) => state.openPost.fields);
   const dispatch = useAppDispatch();
   const [linking, setLinking] = useState<LinkingPost[] | null>(null);
   const [busy, setBusy] = useState(false);
-  const from = postPath(site.addressPattern, before) ?? '';
-  const to = postPath(site.addressPattern, slug) ?? '';
+  const from = postPath(site, fields) ?? '';
+  const to = postPath(site, { ...fields, slug }) ?? '';
   useEffect(() => {
     let isOver = false;
     const look = async () => {

@@ -1,25 +1,39 @@
 import { Trash2 } from 'lucide-react';
-import { type ReactNode, useState } from 'react';
-import { readRedirects, redirectLines, redirectsCsv } from '../../../core/formats/index.ts';
-import type { Redirect } from '../../../core/site/index.ts';
-import { changeRow } from '../../data/change-row.ts';
-import { database } from '../../data/database.ts';
-import type { SiteRow } from '../../data/post-rows.ts';
-import { attempt } from '../../state/attempt.ts';
-import { offerUndo } from '../../state/undo.ts';
-import { Button } from '../../ui/button.tsx';
-import { dayInWords } from '../../ui/day.ts';
-import { download } from '../../ui/download.ts';
-import { counted } from '../../ui/figures.ts';
-import { FileButton } from '../../ui/file-button.tsx';
-import { IconButton } from '../../ui/icon-button.tsx';
-import { useZone } from '../../ui/zone.ts';
+import { useId, useState } from 'react';
+import { readRedirects, redirectLines, redirectsCsv } from '../../../../core/formats/index.ts';
+import type { Redirect } from '../../../../core/site/index.ts';
+import { changeRow, type RowBack } from '../../../data/change-row.ts';
+import { database } from '../../../data/database.ts';
+import type { SiteRow } from '../../../data/post-rows.ts';
+import { attempt } from '../../../state/attempt.ts';
+import { tellBlog } from '../../../state/site/tell-blog.ts';
+import { offerUndo } from '../../../state/undo.ts';
+import { Button } from '../../../ui/button.tsx';
+import { dayInWords } from '../../../ui/day.ts';
+import { download } from '../../../ui/download.ts';
+import { counted } from '../../../ui/figures.ts';
+import { FileButton } from '../../../ui/file-button.tsx';
+import { IconButton } from '../../../ui/icon-button.tsx';
+import { useZone } from '../../../ui/zone.ts';
 
 /** Addresses at which nothing stands any more, and where they lead; written when the address of a published post changes. */
-export function Redirects({ site, children }: { site: SiteRow; children?: ReactNode }) {
+export function Redirects({ site }: { site: SiteRow }) {
   const zone = useZone();
+  const headed = useId();
   const { redirects = [] } = site;
   const [problems, setProblems] = useState<string[]>([]);
+  /** Says what changed, once the blog knows of it. */
+  const tell = async (said: string, back: RowBack) => {
+    const untold = await tellBlog(site.id);
+    offerUndo(
+      untold ? `${said}. ${untold}` : said,
+      async () => {
+        const stays = await back();
+        return stays || tellBlog(site.id);
+      },
+      10_000,
+    );
+  };
   const bring = async ([file]: File[]) => {
     const text = await file.text();
     const now = new Date().toISOString();
@@ -31,22 +45,21 @@ export function Redirects({ site, children }: { site: SiteRow; children?: ReactN
       read = readRedirects(text, there, now);
       return { redirects: read.redirects };
     });
-    offerUndo(`${counted(read.added, 'redirect')} brought`, back, 10_000);
+    await tell(`${counted(read.added, 'redirect')} brought`, back);
   };
   const remove = async ({ from }: Redirect) => {
     const back = await changeRow(database().sites, site.id, ({ redirects: now = [] }) => ({
       redirects: now.filter((one) => one.from !== from),
     }));
-    offerUndo(`${from} leads nowhere now`, back, 10_000);
+    await tell(`${from} leads nowhere now`, back);
   };
   return (
-    <details className="px-6 pb-3">
-      <summary className="cursor-pointer text-soft">
+    <section aria-labelledby={headed} className="mx-6 max-w-4xl border-t pt-4 pb-6">
+      <h2 id={headed} className="font-serif text-xl font-semibold">
         {redirects.length === 0
           ? 'No old address leads on'
           : `${counted(redirects.length, 'old address leads', 'old addresses lead')} on`}
-      </summary>
-      {children}
+      </h2>
       <div role="group" aria-label="Redirects as files" className="mt-2 flex flex-wrap gap-2">
         <FileButton
           label="A table of redirects"
@@ -77,7 +90,7 @@ export function Redirects({ site, children }: { site: SiteRow; children?: ReactN
           {problems.length > 5 && <li>And {counted(problems.length - 5, 'further line')}.</li>}
         </ul>
       )}
-      <ul aria-label="Redirects" className="mt-1 max-h-60 max-w-3xl overflow-auto">
+      <ul aria-label="Redirects" className="mt-1 max-h-96 overflow-auto">
         {redirects.map((redirect) => (
           <li key={redirect.from} className="flex items-baseline gap-3 border-t py-1">
             <span className="min-w-0 flex-1 break-words">
@@ -96,6 +109,6 @@ export function Redirects({ site, children }: { site: SiteRow; children?: ReactN
           </li>
         ))}
       </ul>
-    </details>
+    </section>
   );
 }

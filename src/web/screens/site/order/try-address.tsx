@@ -1,14 +1,15 @@
 import { useId, useState } from 'react';
-import { comparablePath } from '../../../core/listing/index.ts';
+import { categoryPath, comparablePath } from '../../../../core/listing/index.ts';
 import {
   type AddressFate,
   linkTargets,
   openToReaders,
   type StandingPage,
   whatHappens,
-} from '../../../core/site/index.ts';
-import type { PageRow, PostRow, SiteRow } from '../../data/post-rows.ts';
-import { WordLink } from '../../ui/word-link.tsx';
+} from '../../../../core/site/index.ts';
+import type { PageRow, PostRow, SiteRow } from '../../../data/post-rows.ts';
+import { hasLists } from '../../../data/site-around.ts';
+import { WordLink } from '../../../ui/word-link.tsx';
 
 /** What stands where on the site. */
 function standing(site: SiteRow, posts: readonly PostRow[], pages: readonly PageRow[]) {
@@ -17,6 +18,12 @@ function standing(site: SiteRow, posts: readonly PostRow[], pages: readonly Page
   );
   for (const { path, title, postId, status } of linkTargets(posts, { ...site, pages: null }))
     found.set(path, { title, postId, status });
+  const { categories = [] } = site;
+  for (const { slug, name } of hasLists(site) ? categories : []) {
+    const path = comparablePath(categoryPath({ categories }, slug));
+    if (path !== null && !found.has(path))
+      found.set(path, { title: `The posts of ${name}`, postId: null, status: null });
+  }
   const home = comparablePath('/') ?? '/';
   if (!found.has(home)) found.set(home, { title: 'The home page', postId: null, status: null });
   return found;

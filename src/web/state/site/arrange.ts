@@ -1,0 +1,87 @@
+import { type Filing, linkMoves } from '../../../core/site/index.ts';
+import { changeRow } from '../../data/change-row.ts';
+import { database } from '../../data/database.ts';
+import { hasLists } from '../../data/site-around.ts';
+import type { PlannedOrder } from '../../workers/site-order.ts';
+import { changeOtherPost } from '../post/change-other-post.ts';
+import { lookAtSending } from '../sending.ts';
+import { allTakenBack, type TakeBack } from '../undo.ts';
+import { findReleases, moveReleases, resendOrdered, sendAsBefore } from './resend.ts';
+import { tellBlog } from './tell-blog.ts';
+
+/** What came of a change of a blog's order. */
+export interface Arranged {
+  /** Titles of posts that could not be changed. */
+  left: string[];
+  /** How many posts were sent anew, as readers have them. */
+  sent: number;
+  /** Why the blog was not told; empty: it was, or there is none beside. */
+  untold: string;
+  takeBack: TakeBack;
+}
+
+/**
+ * Makes a change of a blog's order that was planned: the site's categories, pattern and redirects, then the posts, filed elsewhere or with
+ * links that follow; then the blog beside is told, and posts that readers have are sent anew. All of it has one way back.
+ * `tell` hears how far it is.
+ */
+export async function arrange(
+  siteId: string,
+  { arrangement, mend }: PlannedOrder,
+  tell: (done: number, of: number) => void = () => {},
+): Promise<Arranged> {
+  const { sites } = database();
+  const site = await sites.get(siteId);
+  if (!site) throw new Error('The site is gone.');
+  const { after, before, refiled, moved, ownOriginals, redirects } = arrangement;
+  if (site.addressPattern !== before.addressPattern)
+    throw new Error('The addresses were changed in another tab in the meantime. Look at it again.');
+  const filings = new Map<string, Filing>(refiled.map((post) => [post.id, post.after]));
+  const edits = new Map(mend.map((post) => [post.postId, post.edits]));
+  const titles = new Map([
+    ...mend.map((post) => [post.postId, post.title] as const),
+    ...refiled.map((post) => [post.id, post.title] as const),
+  ]);
+  const ids = [...new Set([...filings.keys(), ...edits.keys(), ...ownOriginals])];
+  await findReleases(site, ids);
+  const backs: TakeBack[] = [];
+  backs.push(
+    await changeRow(sites, siteId, () => ({
+      categories: after.categories,
+      addressPattern: after.addressPattern,
+      redirects,
+    })),
+  );
+  const left: string[] = [];
+  for (const [at, id] of ids.entries()) {
+    const fields = { ...filings.get(id), ...(ownOriginals.includes(id) ? { canonical: '' } : {}) };
+    try {
+      const back = await changeOtherPost(
+        id,
+        edits.get(id) ?? [],
+        'Before its links followed pages that moved',
+        fields,
+      );
+      if (back) backs.push(back);
+    } catch (error) {
+      console.error(`The post ${id} could not be changed:`, error);
+      left.push(titles.get(id) ?? id);
+    }
+    tell(at + 1, ids.length);
+  }
+  const posts = moved.flatMap(({ id, from, to }) => (id === null ? [] : [{ id, from, to }]));
+  const follows = hasLists(site);
+  const untold = await tellBlog(siteId);
+  if (follows && untold === '') await moveReleases(posts);
+  const resent = untold === '' ? await resendOrdered(site, ids, filings, linkMoves(moved)) : [];
+  if (resent.length > 0) await lookAtSending();
+  const takeBack = async () => {
+    const stays = await allTakenBack(backs)();
+    const problem = await tellBlog(siteId);
+    if (follows && problem === '') await moveReleases(posts.map(({ id, from }) => ({ id, to: from })));
+    await sendAsBefore(site, resent);
+    if (resent.length > 0) await lookAtSending();
+    return [stays, problem].filter((said) => typeof said === 'string' && said !== '').join(' ');
+  };
+  return { left, sent: resent.length, untold, takeBack };
+}
