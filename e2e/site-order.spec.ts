@@ -174,8 +174,8 @@ test('posts are moved to a category, several at once; a category is added, renam
     .toMatch(/<figure class="featured"><img src="\/media\/first/);
 
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Tales');
-  await page.getByRole('button', { name: 'Call it so' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Call Stories Tales' }).click();
+  await page.getByRole('button', { name: 'Rename it' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Rename Stories to Tales' }).click();
   await expect.poll(() => readers(blog('/category/stories/'))).toBe('301 /category/tales/');
   await expect.poll(() => pageOf(blog('/category/tales/'))).toContain('Fourteen hire bikes');
   await page.getByLabel('Stands in').selectOption('Workshop');

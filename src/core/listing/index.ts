@@ -26,7 +26,6 @@ export {
   patternProblem,
   postPath,
   saysCategory,
-  saysDay,
 } from './post-path.ts';
 export {
   SHARE_PICTURE,

@@ -25,7 +25,7 @@ const PLACES = ['slug', 'category', 'year', 'month', 'day'] as const;
 const DAY = /^(\d{4})-(\d{2})-(\d{2})/;
 
 /** Whether addresses of a pattern say the day of a post. */
-export const saysDay = (pattern: string): boolean => /\{(?:year|month|day)\}/.test(pattern);
+const saysDay = (pattern: string): boolean => /\{(?:year|month|day)\}/.test(pattern);
 
 /** Whether addresses of a pattern say the category of a post. */
 export const saysCategory = (pattern: string): boolean => pattern.includes('{category}');

@@ -87,6 +87,11 @@ describe('the way of a page to where posts are published', () => {
       { categories: [{ ...category, parent: 'nowhere' }] },
       { categories: [category, category] },
       { categories: [{ ...category, name: '' }] },
+      { addressPattern: '/journal' },
+      { addressPattern: '/{constructor}/{slug}' },
+      { redirects: [{ from: '/a', to: 'javascript:alert(1)', since: '', why: '' }] },
+      { redirects: [{ from: 'a', to: '/b', since: '', why: '' }] },
+      { redirects: 'none' },
     ])
       expect((await put(more)).status).toBe(400);
     expect(blog.store.settings.look).toBe('lines');

@@ -121,6 +121,13 @@ describe('main categories', () => {
         names.slice(0, 5).map((name) => category(name)),
       ).nests,
     ).toEqual([]));
+  it('count where they hold a post', () =>
+    expect(
+      categoryAdvice(
+        [...bread, ...cakes],
+        names.map((name) => category(name)),
+      ).nests,
+    ).toEqual([]));
   it('beyond five, the one whose posts are most alike to another could stand in it', () => {
     const { nests } = categoryAdvice(
       [...bread, ...cakes, ...more],

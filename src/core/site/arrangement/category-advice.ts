@@ -110,39 +110,52 @@ export const textVectors = (posts: readonly Pick<AdvisedPost, 'title' | 'text'>[
     }),
   );
 
-/** Which main categories could stand within another, the most alike first, so many as there are too many. */
+/**
+ * Which main categories could stand within another, so many as there are too many: those first that are most alike for what each is to
+ * the others, as one that speaks of everything is like all of them. Categories without a post are none that readers meet.
+ */
 function likelyNests(
   categories: readonly Category[],
   byTop: ReadonlyMap<string, readonly WordVector[]>,
 ): LikelyNest[] {
-  const tops = categories.filter(({ parent }) => parent === '');
+  const size = (slug: string) => byTop.get(slug)?.length ?? 0;
+  const tops = categories.filter(({ parent, slug }) => parent === '' && size(slug) > 0);
   const tooMany = tops.length - MOST_MAIN;
   if (tooMany <= 0) return [];
-  const sums = new Map(tops.map(({ slug }) => [slug, sumOfVectors(byTop.get(slug) ?? [])]));
-  const size = (slug: string) => byTop.get(slug)?.length ?? 0;
+  const sums = tops.map(({ slug }) => sumOfVectors(byTop.get(slug) ?? []));
+  const like = sums.map((one) => sums.map((other) => likeness(one, other)));
+  const usual = like.map(
+    (row, at) => (row.reduce((sum, each) => sum + each, 0) - row[at]) / (tops.length - 1),
+  );
   const pairs = tops
-    // What has others in it cannot stand within one: there is one level.
-    .filter(({ slug }) => !categories.some(({ parent }) => parent === slug))
-    .flatMap(({ slug }) =>
-      tops
-        .filter((other) => other.slug !== slug && size(other.slug) >= size(slug))
-        .map((other) => ({
-          slug,
-          into: other.slug,
-          like: likeness(sums.get(slug)!, sums.get(other.slug)!),
-        })),
+    .flatMap(({ slug }, at) =>
+      tops.flatMap((other, to) =>
+        // What has others in it cannot stand within one: there is one level.
+        to !== at && size(other.slug) >= size(slug) && !categories.some(({ parent }) => parent === slug)
+          ? [
+              {
+                slug,
+                into: other.slug,
+                like: like[at][to],
+                at,
+                to,
+                by: like[at][to] / Math.sqrt(usual[at] * usual[to]),
+              },
+            ]
+          : [],
+      ),
     )
-    .sort((a, b) => b.like - a.like || (a.slug < b.slug ? -1 : 1));
+    .sort((a, b) => b.by - a.by || (a.slug < b.slug ? -1 : 1));
   const found: LikelyNest[] = [];
   const nested = new Set<string>();
   const holds = new Set<string>();
-  for (const pair of pairs) {
+  for (const { slug, into, like: alike, at, to } of pairs) {
     if (found.length === tooMany) break;
     // Whatever stands within one holds none, and the other way round.
-    if (nested.has(pair.slug) || nested.has(pair.into) || holds.has(pair.slug)) continue;
-    nested.add(pair.slug);
-    holds.add(pair.into);
-    found.push({ ...pair, words: sharedStems(sums.get(pair.slug)!, sums.get(pair.into)!, SHARED) });
+    if (nested.has(slug) || nested.has(into) || holds.has(slug)) continue;
+    nested.add(slug);
+    holds.add(into);
+    found.push({ slug, into, like: alike, words: sharedStems(sums[at], sums[to], SHARED) });
   }
   return found;
 }

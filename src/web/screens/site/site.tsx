@@ -1,13 +1,10 @@
 import { Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { database } from '../../data/database.ts';
 import type { PageRow } from '../../data/post-rows.ts';
-import { postsOf } from '../../data/posts.ts';
-import { currentSite, removePages, restorePages } from '../../data/sites.ts';
+import { removePages, restorePages } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { offerUndo } from '../../state/undo.ts';
-import { useLiveQuery } from '../../state/use-live-query.ts';
 import { Button } from '../../ui/button.tsx';
 import { Empty, None } from '../../ui/empty.tsx';
 import { counted } from '../../ui/figures.ts';
@@ -16,21 +13,14 @@ import type { GridColumn } from '../../ui/grid/grid-column.ts';
 import { IconButton } from '../../ui/icon-button.tsx';
 import { SearchField } from '../../ui/search-field.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
-import { SiteTabs } from './site-tabs.tsx';
+import { SiteHeader } from './site-header.tsx';
+import { useSiteRows } from './use-site-rows.ts';
 
 const ROW = 40;
 
 /** Site: the addresses of the blog that are no posts here, so that links to them count and are offered. */
 export function Site() {
-  const found = useLiveQuery(async () => {
-    const site = await currentSite();
-    if (!site) return undefined;
-    const [pages, posts] = await Promise.all([
-      database().pages.where('siteId').equals(site.id).toArray(),
-      postsOf(site.id),
-    ]);
-    return { site, pages, posts };
-  });
+  const found = useSiteRows();
   const [search, setSearch] = useState('');
   const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
   const shown = useMemo(() => {
@@ -53,9 +43,7 @@ export function Site() {
   const chosen = shown.filter((row) => selected.has(row.path));
   return (
     <main className="flex h-full flex-col">
-      <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-5 pb-3">
-        <h1 className="font-serif text-[26px] font-semibold">Site</h1>
-        <SiteTabs />
+      <SiteHeader>
         <p className="text-soft">
           {counted(pages.length, 'page')} beside {counted(posts.length, 'post')}
           {site.baseAddress ? ` on ${site.baseAddress.replace(/^https?:\/\//, '')}` : ''}
@@ -82,7 +70,7 @@ export function Site() {
             </Link>
           </div>
         )}
-      </header>
+      </SiteHeader>
       {pages.length === 0 ? (
         <Empty
           title="The pages of your site are not known yet"

@@ -1,16 +1,13 @@
 import { useEffect, useState } from 'react';
 import { patternProblem } from '../../../../core/listing/index.ts';
-import { database } from '../../../data/database.ts';
 import type { SiteRow } from '../../../data/post-rows.ts';
-import { postsOf } from '../../../data/posts.ts';
-import { currentSite } from '../../../data/sites.ts';
 import { attempt } from '../../../state/attempt.ts';
-import { useLiveQuery } from '../../../state/use-live-query.ts';
 import { Button } from '../../../ui/button.tsx';
 import { TextField } from '../../../ui/field.tsx';
 import { Waiting } from '../../../ui/waiting.tsx';
 import type { PlannedOrder } from '../../../workers/site-order.ts';
-import { SiteTabs } from '../site-tabs.tsx';
+import { SiteHeader } from '../site-header.tsx';
+import { useSiteRows } from '../use-site-rows.ts';
 import { BlogKnows } from './blog-knows.tsx';
 import { MovedTable } from './moved-table.tsx';
 import { effectInWords, Problems } from './order-preview.tsx';
@@ -25,23 +22,12 @@ const QUIET_FOR = 250;
 
 /** The addresses of the blog: how those of its posts are made, what another pattern would do, and where old ones lead. */
 export function Addresses() {
-  const found = useLiveQuery(async () => {
-    const site = await currentSite();
-    if (!site) return undefined;
-    const [pages, posts] = await Promise.all([
-      database().pages.where('siteId').equals(site.id).toArray(),
-      postsOf(site.id),
-    ]);
-    return { site, pages, posts };
-  });
+  const found = useSiteRows();
   if (!found) return <Waiting />;
   const { site, pages, posts } = found;
   return (
     <main className="h-full overflow-auto">
-      <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-5 pb-3">
-        <h1 className="font-serif text-[26px] font-semibold">Site</h1>
-        <SiteTabs />
-      </header>
+      <SiteHeader />
       <BlogKnows site={site} />
       <Pattern key={site.id} site={site} />
       <section aria-label="Try an address" className="mx-6 mb-6 max-w-4xl border-t pt-4">

@@ -25,7 +25,7 @@ import { IconButton } from '../../../ui/icon-button.tsx';
 import { Waiting } from '../../../ui/waiting.tsx';
 import { longCall } from '../../../workers/long-call.ts';
 import { siteWorker } from '../../../workers/site-client.ts';
-import { SiteTabs } from '../site-tabs.tsx';
+import { SiteHeader } from '../site-header.tsx';
 import { BlogKnows } from './blog-knows.tsx';
 import { CategoryInHand } from './category-in-hand.tsx';
 import { FiledPosts } from './filed-posts.tsx';
@@ -92,13 +92,11 @@ function Ordered({ site, posts }: { site: SiteRow; posts: readonly PostRow[] }) 
   };
   return (
     <main className="flex h-full flex-col">
-      <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-5 pb-3">
-        <h1 className="font-serif text-[26px] font-semibold">Site</h1>
-        <SiteTabs />
+      <SiteHeader>
         <p className="text-soft">
           {counted(categories.length, 'category', 'categories')}, {tops.length} of them main
         </p>
-      </header>
+      </SiteHeader>
       <BlogKnows site={site} />
       <Nests advice={advice} categories={categories} tops={tops.length} propose={proposeTree} />
       <div className="flex min-h-0 flex-1 gap-6 px-6 pb-4 max-[860px]:flex-col max-[860px]:overflow-auto">
@@ -235,10 +233,13 @@ function Nests({
 }) {
   if (tops <= MOST_MAIN || !advice) return null;
   const nameOf = (slug: string) => categories.find((one) => one.slug === slug)?.name ?? slug;
+  const empty = categories.filter(({ parent, slug }) => parent === '' && !advice.counts.get(slug)?.all);
   return (
     <section aria-label="Main categories" className="mx-6 mb-4 max-w-3xl rounded-md border bg-sheet p-3">
       <p>
         {tops} main categories: readers take in {MOST_MAIN} at a glance.
+        {empty.length > 0 &&
+          ` ${listInWords(empty.map(({ name }) => name))} ${empty.length === 1 ? 'holds' : 'hold'} no post.`}
         {advice.nests.length > 0 && ' By what their posts say:'}
       </p>
       <ul>

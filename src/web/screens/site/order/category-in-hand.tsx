@@ -63,12 +63,12 @@ export function CategoryInHand({
               onClick={() =>
                 propose(
                   renamedCategory(categories, slug, typed),
-                  `Call ${name} ${typed.trim()}`,
+                  `Rename ${name} to ${typed.trim()}`,
                   `${name} is called ${typed.trim()} now`,
                 )
               }
             >
-              Call it so
+              Rename it
             </Button>
           )}
         </div>

@@ -37,7 +37,7 @@ const COLUMNS: GridColumn<MovedPage>[] = [
     name: 'Status',
     width: '80px',
     className: 'text-soft',
-    cell: ({ status }) => STATUS_NAMES[status],
+    cell: ({ id, status }) => (id === null ? '' : STATUS_NAMES[status]),
   },
 ];
 
