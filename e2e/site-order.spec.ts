@@ -1,6 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
 import { faultsOf } from './steps/accessibility.ts';
 import { type OwnServer, startServer } from './steps/own-server.ts';
+import { goTo, toPosts } from './steps/writer.ts';
 
 const port = Number(process.env['E2E_PORT'] ?? 4317) + 20;
 const tree = (page: Page) => page.getByRole('navigation', { name: 'Categories' });
@@ -114,6 +115,14 @@ test('the address pattern is changed over the published posts, and back', async 
       '/journal/fix-flat-bike-tyre',
       '/journal/puncture-guide-old',
     ]);
+  // A post whose address says its category is moved where links and redirects follow.
+  await (await toPosts(page)).getByRole('link', { name: /^The bicycle ferry/ }).click();
+  await goTo(page, 'Release');
+  const filing = page.getByRole('region', { name: 'Filing' });
+  await expect(filing.getByRole('link', { name: 'Move it' })).toBeVisible();
+  await expect(filing.getByLabel('Main category')).toBeHidden();
+  await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Site' }).click();
+  await page.getByRole('navigation', { name: 'Site' }).getByRole('link', { name: 'Addresses' }).click();
   const address = page.getByLabel('What happens with this address?');
   await address.fill('/journal/bicycle-ferry');
   await expect(page.getByRole('status').filter({ hasText: 'leads to' })).toContainText(

@@ -1,3 +1,6 @@
+/** The address pattern of a site that says nothing else. */
+export const DEFAULT_ADDRESS_PATTERN = '/{slug}';
+
 /**
  * An address in comparable form: its path without host, query, fragment, index file, file ending or closing slash,
  * decoded, lower case. Relative addresses are resolved against `base` (a path). Null for addresses of another kind.

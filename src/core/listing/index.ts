@@ -6,7 +6,7 @@
  * `categories` are the tree that posts are filed in, `post-path` makes a post's address of the site's pattern; `addresses`
  * compares any two, `typed-address` reads one that somebody typed.
  */
-export { comparablePath, linkKind } from './addresses.ts';
+export { comparablePath, DEFAULT_ADDRESS_PATTERN, linkKind } from './addresses.ts';
 export {
   type Category,
   type CategoryPicture,
@@ -21,7 +21,6 @@ export { openingSentences, openingWords } from './opening.ts';
 export {
   type AddressParts,
   type AddressRule,
-  DEFAULT_ADDRESS_PATTERN,
   folderOfPosts,
   patternProblem,
   postPath,

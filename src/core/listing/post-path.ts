@@ -1,9 +1,6 @@
 import { type Category, categoryNamed, categoryTrail } from './categories.ts';
 import { slugOf } from './slugs.ts';
 
-/** The address pattern of a site that says nothing else. */
-export const DEFAULT_ADDRESS_PATTERN = '/{slug}';
-
 /** How a site makes the addresses of its posts. */
 export interface AddressRule {
   /** `{slug}`, `{category}` (with the one that it stands in), `{year}`, `{month}`, `{day}` within plain words: `/journal/{category}/{slug}`. */

@@ -81,7 +81,15 @@ export {
   type SiteSubject,
   siteSubject,
 } from './opportunity.ts';
-export { askingOf, type Holder, type Overlap, overlapOf, overlapsOf, type SameAsking } from './overlap.ts';
+export {
+  askingOf,
+  clashesAmong,
+  type Holder,
+  type Overlap,
+  overlapOf,
+  overlapsOf,
+  type SameAsking,
+} from './overlap.ts';
 export { type Held, type Holding, type KnownPost, OwnPhrases } from './own-phrases.ts';
 export { isConsistent, type PackedKeywords, packKeywords, unpackKeywords } from './pack-keywords.ts';
 export {

@@ -158,3 +158,46 @@ export function overlapsOf(own: Holder, others: readonly Holder[], asking?: Same
         (a.holder.name < b.holder.name ? -1 : 1),
     );
 }
+
+/** Two holders that clash, as the first sees it. */
+export interface HoldersClash {
+  own: Holder;
+  overlap: Overlap;
+}
+
+/**
+ * All clashes among many holders, each pair once. Only those are compared that have a phrase in common by any of its keys, or for
+ * whose primary keywords the same pages may be found.
+ */
+export function clashesAmong(holders: readonly Holder[], asking: SameAsking): HoldersClash[] {
+  const byKey = new Map<string, number[]>();
+  const pairs = new Set<number>();
+  const pair = (one: number, other: number) =>
+    pairs.add(Math.min(one, other) * holders.length + Math.max(one, other));
+  holders.forEach((holder, at) => {
+    const { byKey: keys, byStems, byMeaning } = readingOf(holder, asking.field);
+    const own = new Set([
+      ...[...keys.keys()].map((key) => `w ${key}`),
+      ...[...byStems.keys()].map((key) => `s ${key}`),
+      ...[...byMeaning.keys()].filter(Boolean).map((key) => `m ${key}`),
+    ]);
+    for (const key of own) {
+      const list = byKey.get(key) ?? [];
+      for (const other of list) pair(other, at);
+      list.push(at);
+      byKey.set(key, list);
+    }
+  });
+  const { sameResults } = asking;
+  if (sameResults)
+    holders.forEach(({ primary }, at) => {
+      for (let other = at + 1; other < holders.length; other++)
+        if (primary && holders[other].primary && sameResults(primary, holders[other].primary))
+          pair(at, other);
+    });
+  return [...pairs].flatMap((both): HoldersClash[] => {
+    const own = holders[Math.floor(both / holders.length)];
+    const overlap = overlapOf(own, holders[both % holders.length], asking);
+    return overlap.degree === 'clash' ? [{ own, overlap }] : [];
+  });
+}

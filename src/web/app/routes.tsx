@@ -142,6 +142,10 @@ export const routes: RouteObject[] = [
         }),
       },
       {
+        path: 'site/upkeep',
+        lazy: async () => ({ Component: (await import('../screens/site/upkeep/upkeep.tsx')).UpkeepScreen }),
+      },
+      {
         path: 'site/links',
         lazy: async () => ({ Component: (await import('../screens/site/map/link-map.tsx')).LinkMap }),
       },

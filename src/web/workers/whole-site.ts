@@ -1,7 +1,8 @@
 import { siteMap } from './site-map.ts';
 import { siteOrder } from './site-order.ts';
+import { siteUpkeep } from './site-upkeep.ts';
 
-/** Everything that looks at a site as a whole: its links, its order. */
-export const wholeSite = { ...siteMap, ...siteOrder };
+/** Everything that looks at a site as a whole: its links, its order, what it has gathered. */
+export const wholeSite = { ...siteMap, ...siteOrder, ...siteUpkeep };
 
 export type WholeSite = typeof wholeSite;

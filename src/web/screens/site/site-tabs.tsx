@@ -5,6 +5,7 @@ const PLACES = [
   { to: '/site/categories', name: 'Categories' },
   { to: '/site/addresses', name: 'Addresses' },
   { to: '/site/links', name: 'Link map' },
+  { to: '/site/upkeep', name: 'Upkeep' },
 ];
 
 /** The ways of looking at a whole site. */

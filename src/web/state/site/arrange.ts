@@ -15,6 +15,8 @@ export interface Arranged {
   left: string[];
   /** How many posts were sent anew, as readers have them. */
   sent: number;
+  /** Titles of published posts that were not: they wait to be published by hand. */
+  unsent: string[];
   /** Why the blog was not told; empty: it was, or there is none beside. */
   untold: string;
   takeBack: TakeBack;
@@ -73,7 +75,8 @@ export async function arrange(
   const follows = hasLists(site);
   const untold = await tellBlog(siteId);
   if (follows && untold === '') await moveReleases(posts);
-  const resent = untold === '' ? await resendOrdered(site, ids, filings, linkMoves(moved)) : [];
+  const { resent, unsent } =
+    untold === '' ? await resendOrdered(site, ids, filings, linkMoves(moved)) : { resent: [], unsent: [] };
   if (resent.length > 0) await lookAtSending();
   const takeBack = async () => {
     const stays = await allTakenBack(backs)();
@@ -83,5 +86,5 @@ export async function arrange(
     if (resent.length > 0) await lookAtSending();
     return [stays, problem].filter((said) => typeof said === 'string' && said !== '').join(' ');
   };
-  return { left, sent: resent.length, untold, takeBack };
+  return { left, sent: resent.length, unsent, untold, takeBack };
 }

@@ -23,7 +23,9 @@ export interface Resent {
  * is still the one there. What does not stand on the blog beside is left.
  */
 export async function findReleases(site: SiteRow, ids: readonly string[]): Promise<void> {
-  if (wayOf(site)?.kind !== 'stand-in') return;
+  if (wayOf(site)?.kind !== 'stand-in' || ids.length === 0) return;
+  // What was sent from elsewhere is heard of first: it says nothing of the text that readers have.
+  await lookAtSending();
   const rows = await database().posts.bulkGet([...ids]);
   const sent = await database().versions.bulkGet(rows.map((row) => row?.release?.versionId ?? ''));
   const unknown = rows.flatMap((row, at) =>
@@ -39,9 +41,11 @@ export async function findReleases(site: SiteRow, ids: readonly string[]): Promi
       document: { fields: loaded.row.fields, draft: loaded.draft },
       outline: loaded.outline,
     };
-    await findRelease({ siteId: site.id, id }, content, site, address).catch((error: unknown) =>
-      console.info('The post is not on the blog beside:', error),
-    );
+    const look = () => findRelease({ siteId: site.id, id }, content, site, address);
+    // A blog that is busy just then is asked once more.
+    await look()
+      .catch(look)
+      .catch((error: unknown) => console.info('The post is not on the blog beside:', error));
   }
 }
 
@@ -64,7 +68,8 @@ async function send(site: SiteRow, postId: string, sent: VersionRow): Promise<vo
 
 /**
  * Sends posts anew that readers have, as they have them but for where they are filed and where their links lead: what was written since
- * stays here. Answers those that were handed over.
+ * stays here. Answers those that were handed over, and the titles of published ones that could not be, as it is not known what of them
+ * readers have.
  *
  * @param site as it was when the posts were sent
  * @param moves addresses that changed, path before in comparable form to path after
@@ -74,10 +79,11 @@ export async function resendOrdered(
   ids: readonly string[],
   filings: ReadonlyMap<string, Filing>,
   moves: ReadonlyMap<string, string>,
-): Promise<Resent[]> {
+): Promise<{ resent: Resent[]; unsent: string[] }> {
   const way = wayOf(site);
   const resent: Resent[] = [];
-  if (!way || ids.length === 0) return resent;
+  const unsent: string[] = [];
+  if (!way || ids.length === 0) return { resent, unsent };
   // What was sent a moment ago has another version there by now.
   await lookAtSending();
   const { posts, versions } = database();
@@ -85,7 +91,10 @@ export async function resendOrdered(
     const row = await posts.get(id);
     const release = row && releaseBy(way, row.release);
     const sent = release && !release.withdrawn ? await versions.get(release.versionId) : undefined;
-    if (!release || !sent) continue;
+    if (!release || !sent) {
+      if (row?.fields.status === 'published' && !release?.withdrawn) unsent.push(row.fields.title);
+      continue;
+    }
     const edits = movedLinkEdits(sent.draft.blocks, {
       base: postPathOf(sent.fields, { ...site, pages: null }),
       host: site.baseAddress || null,
@@ -104,7 +113,7 @@ export async function resendOrdered(
     await keepForGood(version.id);
     resent.push({ postId: id, before: release, versionId: version.id });
   }
-  return resent;
+  return { resent, unsent };
 }
 
 /** Sends posts again as they were sent before; one that was sent once more since stays as readers have it now. */

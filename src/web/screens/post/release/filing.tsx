@@ -2,7 +2,13 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { BlogSettings } from '../../../../core/blog/index.ts';
 import { draftedExcerpt, STATUSES, type Status } from '../../../../core/draft/index.ts';
-import { type Category, categoriesInTree, categoryNamed, slugOf } from '../../../../core/listing/index.ts';
+import {
+  type Category,
+  categoriesInTree,
+  categoryNamed,
+  saysCategory,
+  slugOf,
+} from '../../../../core/listing/index.ts';
 import { withCategory } from '../../../../core/site/index.ts';
 import { changeRow } from '../../../data/change-row.ts';
 import { database } from '../../../data/database.ts';
@@ -17,6 +23,7 @@ import { ChipsField } from '../../../ui/chips-field.tsx';
 import { ChoiceField, TextField } from '../../../ui/field.tsx';
 import { counted } from '../../../ui/figures.ts';
 import { STATUS_NAMES } from '../../../ui/status-names.ts';
+import { WordLink } from '../../../ui/word-link.tsx';
 import { usePost } from '../frame/post-context.ts';
 
 /** Characters of an excerpt that lists show well. */
@@ -63,6 +70,9 @@ export function Filing({
     toast(`The post is filed under “${known?.name ?? name}”. ${untold}`.trim());
     return true;
   };
+  // Another category is another address then, which is no small thing.
+  const isKnownBy =
+    fields.status === 'published' && fields.canonical === '' && saysCategory(site.addressPattern);
   const excerpt = fields.excerpt.trim();
   const commentsUntil = /^until (\d{4}-\d{2}-\d{2})$/.exec(fields.comments)?.[1] ?? '';
   return (
@@ -70,7 +80,16 @@ export function Filing({
       <h2 className="mb-3 font-serif text-xl font-semibold">Filing</h2>
       <div className="grid grid-cols-2 gap-x-8 gap-y-4 max-[860px]:grid-cols-1">
         <div>
-          {settings || site.categories ? (
+          {isKnownBy ? (
+            <p>
+              <span className="mb-1 block font-semibold">Main category</span>
+              {fields.category || 'None'} <WordLink to="/site/categories">Move it</WordLink>
+              <span className="mt-1 block text-[13px] text-soft">
+                Readers know it by an address that says the category: moved there, the old one leads on and
+                links follow.
+              </span>
+            </p>
+          ) : settings || site.categories ? (
             <>
               <ChoiceField
                 label="Main category"

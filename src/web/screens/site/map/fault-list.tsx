@@ -8,8 +8,8 @@ import { Choice } from '../../../ui/choice.tsx';
 import { counted } from '../../../ui/figures.ts';
 import { WordLink } from '../../../ui/word-link.tsx';
 import type { SiteFault } from '../../../workers/site-map.ts';
-import { LongLookLine } from './long-look-line.tsx';
-import type { LongLook } from './use-site-map.ts';
+import { LongLookLine } from '../long-look-line.tsx';
+import type { LongLook } from '../use-long-look.ts';
 
 /** What is wrong, as the list names it; the graver first. */
 const KINDS: Record<LinkFaultKind, string> = {

@@ -9,9 +9,9 @@ import { LinkedWords } from '../../../ui/linked-words.tsx';
 import { STATUS_NAMES } from '../../../ui/status-names.ts';
 import { WordLink } from '../../../ui/word-link.tsx';
 import type { SettableLink } from '../../../workers/site-map.ts';
-import { LongLookLine } from './long-look-line.tsx';
+import { LongLookLine } from '../long-look-line.tsx';
+import type { LongLook } from '../use-long-look.ts';
 import { shareInWords } from './share-in-words.ts';
-import type { LongLook } from './use-site-map.ts';
 
 /** Puts a link into its post; answers the way back, null where its words are not there any more. */
 const setLink = (link: SettableLink): Promise<TakeBack | null> =>

@@ -11,13 +11,14 @@ import { TabPanel, TabRow, TabSet } from '../../../ui/tabs.tsx';
 import { Waiting } from '../../../ui/waiting.tsx';
 import type { SiteMapView } from '../../../workers/site-map.ts';
 import { SiteTabs } from '../site-tabs.tsx';
+import { useLongLook } from '../use-long-look.ts';
 import { FaultList } from './fault-list.tsx';
 import { HelpfulList } from './helpful-list.tsx';
 import { MapCanvas } from './map-canvas.tsx';
 import { type ColourBy, mapColours } from './map-colours.ts';
 import { PageInHand } from './page-in-hand.tsx';
 import { PageTable } from './page-table.tsx';
-import { useLongLook, useSiteMap } from './use-site-map.ts';
+import { useSiteMap } from './use-site-map.ts';
 
 /** Which pages the table and the map show. */
 const WHICH = ['all', 'orphans', 'deadEnds', 'hubs', 'poorlyNamed'] as const;

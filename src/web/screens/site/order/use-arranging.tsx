@@ -10,6 +10,9 @@ import { siteWorker } from '../../../workers/site-client.ts';
 import type { PlannedOrder } from '../../../workers/site-order.ts';
 import { OrderPreview } from './order-preview.tsx';
 
+/** Titles that are named. */
+const NAMED = 3;
+
 /** What a change of a site's order comes to, worked out in the worker. */
 export async function planned(
   siteId: string,
@@ -27,7 +30,7 @@ export async function makeChange(siteId: string, plan: PlannedOrder, said: strin
   const { moved } = plan.arrangement;
   const id = `order ${siteId}`;
   try {
-    const { left, sent, untold, takeBack } = await arrange(siteId, plan, (done, of) => {
+    const { left, sent, unsent, untold, takeBack } = await arrange(siteId, plan, (done, of) => {
       if (of > 20 && done % 20 === 0) toast.loading(`${done} of ${counted(of, 'post')} changed`, { id });
     });
     const posts = moved.filter((page) => page.id !== null).length;
@@ -35,6 +38,9 @@ export async function makeChange(siteId: string, plan: PlannedOrder, said: strin
       `${said}.`,
       posts > 0 ? `${counted(posts, 'address', 'addresses')} changed.` : '',
       sent > 0 ? `${counted(sent, 'post')} on the way to the blog.` : '',
+      unsent.length > 0
+        ? `Readers have another text of ${listInWords(unsent.slice(0, NAMED))}${unsent.length > NAMED ? ' and more' : ''}: publish what changed there yourself.`
+        : '',
       left.length > 0 ? `Not changed: ${listInWords(left)}.` : '',
       untold,
     ].filter(Boolean);

@@ -1,5 +1,5 @@
-import { Button } from '../../../ui/button.tsx';
-import type { LongLook } from './use-site-map.ts';
+import { Button } from '../../ui/button.tsx';
+import type { LongLook } from './use-long-look.ts';
 
 /** How far a long look is, with the way to stop it. */
 export function LongLookLine({ of, name }: { of: Pick<LongLook<unknown>, 'done' | 'stop'>; name: string }) {
