@@ -35,7 +35,8 @@ export function fieldsTakenBack<Fields extends object>(
 function valueTakenBack<Value>(before: Value, after: Value, now: Value): TakenBack<Value> {
   if (same(before, after) || same(now, before)) return { value: now, left: 0 };
   if (same(now, after)) return { value: before, left: 0 };
-  const [old, set, here] = [itemsOf(before), itemsOf(after), itemsOf(now)];
+  // A list that was not there yet had nothing in it.
+  const [old, set, here] = [itemsOf(before ?? []), itemsOf(after), itemsOf(now)];
   if (old && set && here) {
     const { value, left } = listTakenBack(old, set, here);
     return { value: value.map(({ item }) => item) as Value, left };

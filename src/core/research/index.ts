@@ -89,6 +89,7 @@ export {
   overlapOf,
   overlapsOf,
   type SameAsking,
+  sameResultsBy,
 } from './overlap.ts';
 export { type Held, type Holding, type KnownPost, OwnPhrases } from './own-phrases.ts';
 export { isConsistent, type PackedKeywords, packKeywords, unpackKeywords } from './pack-keywords.ts';

@@ -44,6 +44,27 @@ export interface SameAsking {
   sameResults?: (a: string, b: string) => boolean;
 }
 
+/** Of the ten first pages so many are the same where two phrases are one to those who search. */
+const SAME_PAGES = 6;
+
+/**
+ * Whether the same pages are found for two phrases: six of the first ten. Phrases whose pages are not known have none in common.
+ *
+ * @param pages first pages found, by phrase in any spelling
+ */
+export function sameResultsBy(
+  pages: ReadonlyMap<string, Iterable<string>>,
+): NonNullable<SameAsking['sameResults']> {
+  const sets = new Map([...pages].map(([phrase, own]) => [phraseKey(phrase), new Set(own)]));
+  return (a, b) => {
+    const [one, other] = [sets.get(phraseKey(a)), sets.get(phraseKey(b))];
+    if (!one || !other) return false;
+    let same = 0;
+    for (const page of one) if (other.has(page)) same += 1;
+    return same >= SAME_PAGES;
+  };
+}
+
 const BY_WORDS: SameAsking = { field: new Set() };
 
 /** By what the phrases of holders are told to ask for the same. */

@@ -151,9 +151,11 @@ export function createBlog(store: BlogStore, hosts: readonly string[] = []): Exp
       else html(response, sitePage(site, page));
     } else if (found === null && path.replace(/\/+$/, '') === folderOfPosts(site.addressPattern))
       response.redirect(301, '/');
-    else if (found === null && listAbove(site, path) !== null) response.redirect(301, listAbove(site, path)!);
-    else if (found === null) html(response, notFoundPage(site), 404);
-    else if (found === 'gone') html(response, gonePage(site), 410);
+    else if (found === null) {
+      const list = listAbove(site, path);
+      if (list === null) html(response, notFoundPage(site), 404);
+      else response.redirect(301, list);
+    } else if (found === 'gone') html(response, gonePage(site), 410);
     else if ('to' in found) response.redirect(301, found.to);
     else {
       const own = entryPath(site, found.entry);

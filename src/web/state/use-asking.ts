@@ -1,10 +1,13 @@
 import { useEffect, useMemo, useState } from 'react';
-import { fieldOf, type Holder, phraseKey, type SameAsking } from '../../core/research/index.ts';
+import {
+  fieldOf,
+  type Holder,
+  phraseKey,
+  type SameAsking,
+  sameResultsBy,
+} from '../../core/research/index.ts';
 import { researchWorker } from '../workers/research-client.ts';
 import { attempt } from './attempt.ts';
-
-/** Of the ten first pages so many are the same where two phrases are one to those who search. */
-const SAME_PAGES = 6;
 
 type Pages = ReadonlyMap<string, ReadonlySet<string>>;
 const NONE: Pages = new Map();
@@ -58,17 +61,8 @@ export function useAsking(
   const theirs = useFirstPages(siteId, region, primaries);
   const mine = useFirstPages(siteId, region, primary);
   const field = useMemo(() => fieldOf(holders.flatMap(({ phrases }) => phrases)), [holders]);
-  return useMemo(() => {
-    const pagesOf = (phrase: string) => theirs.get(phraseKey(phrase)) ?? mine.get(phraseKey(phrase));
-    return {
-      field,
-      sameResults: (a, b) => {
-        const [one, other] = [pagesOf(a), pagesOf(b)];
-        if (!one || !other) return false;
-        let same = 0;
-        for (const page of one) if (other.has(page)) same += 1;
-        return same >= SAME_PAGES;
-      },
-    };
-  }, [field, theirs, mine]);
+  return useMemo(
+    () => ({ field, sameResults: sameResultsBy(new Map([...mine, ...theirs])) }),
+    [field, theirs, mine],
+  );
 }

@@ -26,6 +26,8 @@ export interface PlannedOrder {
   arrangement: Arrangement;
   /** Posts of which links follow, with the edits that do it. */
   mend: LinkingPost[];
+  /** The site's revision that it was worked out for. */
+  revision: number;
 }
 
 const placed = ({ id, fields }: PostRow): PlacedPost => {
@@ -87,7 +89,11 @@ export const siteOrder = {
       });
       await stillWanted(job);
     }
-    return { arrangement: planned, mend: mend.sort((a, b) => (a.title < b.title ? -1 : 1)) };
+    return {
+      arrangement: planned,
+      mend: mend.sort((a, b) => (a.title < b.title ? -1 : 1)),
+      revision: site.revision,
+    };
   },
 };
 

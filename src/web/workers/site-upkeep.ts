@@ -1,6 +1,6 @@
 import { type CriterionResult, DraftReadings, gainOf, notesOf } from '../../core/criteria/index.ts';
 import { comparablePath } from '../../core/listing/index.ts';
-import { fieldOf, phraseKey } from '../../core/research/index.ts';
+import { fieldOf, sameResultsBy } from '../../core/research/index.ts';
 import { scorePost } from '../../core/scoring/index.ts';
 import {
   type Clash,
@@ -58,8 +58,6 @@ export interface Upkeep {
 const SLICE = 50;
 /** A post that earns less of its length than this is thin; one that is still being written is not. */
 const THIN = 0.75;
-/** Of the ten first pages so many are the same where two phrases are one to those who search. */
-const SAME_PAGES = 6;
 
 /** Whether a note of a post's length tells of a thin one: readers have it, and a quarter and more of what it wants is missing. */
 const isThin = ({ fields }: PostRow, { points, available }: CriterionResult): boolean =>
@@ -78,18 +76,6 @@ async function shownOf(siteId: string, idAt: ReadonlyMap<string, string>) {
     clicks.set(id, (clicks.get(id) ?? 0) + row.clicks);
   }
   return { shown, clicks };
-}
-
-/** Whether the same pages are found for two phrases, of those whose first pages are known. */
-function sameResultsBy(pages: ReadonlyMap<string, readonly string[]>) {
-  const sets = new Map([...pages].map(([phrase, own]) => [phraseKey(phrase), new Set(own)]));
-  return (a: string, b: string): boolean => {
-    const [one, other] = [sets.get(phraseKey(a)), sets.get(phraseKey(b))];
-    if (!one || !other) return false;
-    let same = 0;
-    for (const page of one) if (other.has(page)) same += 1;
-    return same >= SAME_PAGES;
-  };
 }
 
 /** What a site has gathered that wants mending. */

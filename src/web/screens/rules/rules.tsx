@@ -74,8 +74,8 @@ export function Rules() {
             onChange={(pattern) => set({ titlePattern: pattern === '' ? null : pattern })}
             note="{title} and {site} are filled in; empty: titles stand as written."
           />
-          <p className="self-end">
-            <span className="block font-semibold">Address pattern of posts</span>
+          <p>
+            <span className="mb-2.5 block font-semibold">Address pattern of posts</span>
             {site.addressPattern} <WordLink to="/site/addresses">Change it</WordLink>
           </p>
           <TextField

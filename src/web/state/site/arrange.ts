@@ -22,6 +22,9 @@ export interface Arranged {
   takeBack: TakeBack;
 }
 
+const isFiledSo = ({ category, categories }: Filing, was: Filing): boolean =>
+  category === was.category && JSON.stringify(categories) === JSON.stringify(was.categories);
+
 /**
  * Makes a change of a blog's order that was planned: the site's categories, pattern and redirects, then the posts, filed elsewhere or with
  * links that follow; then the blog beside is told, and posts that readers have are sent anew. All of it has one way back.
@@ -29,15 +32,13 @@ export interface Arranged {
  */
 export async function arrange(
   siteId: string,
-  { arrangement, mend }: PlannedOrder,
+  { arrangement, mend, revision }: PlannedOrder,
   tell: (done: number, of: number) => void = () => {},
 ): Promise<Arranged> {
-  const { sites } = database();
+  const { sites, posts } = database();
   const site = await sites.get(siteId);
   if (!site) throw new Error('The site is gone.');
-  const { after, before, refiled, moved, ownOriginals, redirects } = arrangement;
-  if (site.addressPattern !== before.addressPattern)
-    throw new Error('The addresses were changed in another tab in the meantime. Look at it again.');
+  const { after, refiled, moved, ownOriginals, redirects } = arrangement;
   const filings = new Map<string, Filing>(refiled.map((post) => [post.id, post.after]));
   const edits = new Map(mend.map((post) => [post.postId, post.edits]));
   const titles = new Map([
@@ -48,14 +49,23 @@ export async function arrange(
   await findReleases(site, ids);
   const backs: TakeBack[] = [];
   backs.push(
-    await changeRow(sites, siteId, () => ({
-      categories: after.categories,
-      addressPattern: after.addressPattern,
-      redirects,
-    })),
+    await changeRow(sites, siteId, (now) => {
+      // A redirect or a category that came since would be lost.
+      if (now.revision !== revision)
+        throw new Error('The site was changed in the meantime, in another tab perhaps. Look at it again.');
+      return { categories: after.categories, addressPattern: after.addressPattern, redirects };
+    }),
   );
   const left: string[] = [];
   for (const [at, id] of ids.entries()) {
+    const was = refiled.find((post) => post.id === id)?.before;
+    const row = await posts.get(id);
+    // It was filed anew since: that stays.
+    if (was && row && !isFiledSo(row.fields, was)) {
+      left.push(row.fields.title);
+      filings.delete(id);
+      continue;
+    }
     const fields = { ...filings.get(id), ...(ownOriginals.includes(id) ? { canonical: '' } : {}) };
     try {
       const back = await changeOtherPost(
@@ -71,17 +81,17 @@ export async function arrange(
     }
     tell(at + 1, ids.length);
   }
-  const posts = moved.flatMap(({ id, from, to }) => (id === null ? [] : [{ id, from, to }]));
+  const movedPosts = moved.flatMap(({ id, from, to }) => (id === null ? [] : [{ id, from, to }]));
   const follows = hasLists(site);
   const untold = await tellBlog(siteId);
-  if (follows && untold === '') await moveReleases(posts);
+  if (follows && untold === '') await moveReleases(movedPosts);
   const { resent, unsent } =
     untold === '' ? await resendOrdered(site, ids, filings, linkMoves(moved)) : { resent: [], unsent: [] };
   if (resent.length > 0) await lookAtSending();
   const takeBack = async () => {
     const stays = await allTakenBack(backs)();
     const problem = await tellBlog(siteId);
-    if (follows && problem === '') await moveReleases(posts.map(({ id, from }) => ({ id, to: from })));
+    if (follows && problem === '') await moveReleases(movedPosts.map(({ id, from }) => ({ id, to: from })));
     await sendAsBefore(site, resent);
     if (resent.length > 0) await lookAtSending();
     return [stays, problem].filter((said) => typeof said === 'string' && said !== '').join(' ');

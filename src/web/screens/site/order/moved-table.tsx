@@ -42,11 +42,8 @@ const COLUMNS: GridColumn<MovedPage>[] = [
 ];
 
 /** Pages of which the address would change, each with both. */
-export const MovedTable = ({ moved, fills = false }: { moved: readonly MovedPage[]; fills?: boolean }) => (
-  <div
-    className="flex min-h-0"
-    style={fills ? { flex: 1 } : { height: (Math.min(moved.length, FEW) + 1.3) * ROW }}
-  >
+export const MovedTable = ({ moved }: { moved: readonly MovedPage[] }) => (
+  <div className="flex min-h-0" style={{ height: (Math.min(moved.length, FEW) + 1.3) * ROW }}>
     <DataGrid
       name="Addresses"
       columns={COLUMNS}
