@@ -99,6 +99,10 @@ describe('another address pattern', () => {
     ).toContain('where a page of the site is');
     const taken = arrangement(site(), [post('bay', 'Routes')], { addressPattern: '/category/{slug}' }, NOW);
     expect(taken.problems[0]).toContain('which the blog keeps for itself');
+    const many = arrangement(site(), posts, { addressPattern: '/category/{slug}' }, NOW);
+    expect(many.problems).toEqual([
+      '“bags”, “tent”, “bay” and 1 more would stand under /category, which the blog keeps for itself.',
+    ]);
   });
   it('is refused where readers of one post would come to another', () => {
     const two = [post('a', 'b'), post('b', 'a', { status: 'published' })];

@@ -113,6 +113,7 @@ function faultsOf(
     list.push({ title: post.title, isMoved: from !== to });
     at.set(comparable(to), list);
   }
+  const taken = new Map<string, string[]>();
   for (const [path, posts] of at) {
     if (!posts.some(({ isMoved }) => isMoved)) continue;
     const titles = posts.map(({ title }) => title);
@@ -120,9 +121,10 @@ function faultsOf(
     if (site.pages.has(path))
       problems.push(`${named(titles)} would stand at ${path}, where a page of the site is.`);
     const first = path.split('/')[1] ?? '';
-    if (site.hasLists && TAKEN.has(first))
-      problems.push(`${named(titles)} would stand under /${first}, which the blog keeps for itself.`);
+    if (site.hasLists && TAKEN.has(first)) taken.set(first, [...(taken.get(first) ?? []), ...titles]);
   }
+  for (const [first, titles] of taken)
+    problems.push(`${named(titles)} would stand under /${first}, which the blog keeps for itself.`);
   // Readers who know an address as one post must not come to another there.
   for (const { post, from, to } of places) {
     if (from === null || to === null || from === to || post.status !== 'published') continue;
