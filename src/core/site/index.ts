@@ -5,7 +5,7 @@
  * meta titles, targets and addresses. `house` is what a house decides once for all posts; `fresh-start` begins a post
  * from another; `calendar` tells days and months in a site's zone; `publishing` says what a post lacks before it can
  * go out; `redirects` are what becomes of addresses that changed, `what-happens` what a reader comes to at any; `arrangement` is the room for categories and addresses, `linking` for links between posts,
- * `graph` for the site as a whole that they make, `upkeep` for what it gathers over the years.
+ * `graph` for the site as a whole that they make, `upkeep` for what it gathers over the years, `joining` for two posts that become one.
  */
 export * from './arrangement/index.ts';
 export { dateIn, dayBefore, dayIn, isZone, monthIn, timeIn } from './calendar.ts';
@@ -22,6 +22,7 @@ export {
   writingOf,
 } from './house.ts';
 export { type IndexedPost, indexedPost } from './indexed-post.ts';
+export * from './joining/index.ts';
 export * from './linking/index.ts';
 export { isForReaders, openToReaders, type PublishingNeed, publishingNeeds } from './publishing.ts';
 export {

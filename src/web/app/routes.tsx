@@ -146,6 +146,10 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('../screens/site/upkeep/upkeep.tsx')).UpkeepScreen }),
       },
       {
+        path: 'site/upkeep/join/:keeperId/:otherId',
+        lazy: async () => ({ Component: (await import('../screens/site/join/join.tsx')).JoinPosts }),
+      },
+      {
         path: 'site/links',
         lazy: async () => ({ Component: (await import('../screens/site/map/link-map.tsx')).LinkMap }),
       },

@@ -13,7 +13,8 @@ export const RoomNav = ({
       <NavLink
         key={place.to}
         to={place.to}
-        end
+        // What stands below a place is in it, unless that is a place of its own.
+        end={places.some(({ to }) => to.startsWith(`${place.to}/`))}
         className="border-b-2 border-transparent pb-0.5 text-soft hover:text-ink aria-[current=page]:border-marram aria-[current=page]:font-semibold aria-[current=page]:text-ink"
       >
         {place.name}

@@ -1,8 +1,9 @@
+import { siteJoin } from './site-join.ts';
 import { siteMap } from './site-map.ts';
 import { siteOrder } from './site-order.ts';
 import { siteUpkeep } from './site-upkeep.ts';
 
-/** Everything that looks at a site as a whole: its links, its order, what it has gathered. */
-export const wholeSite = { ...siteMap, ...siteOrder, ...siteUpkeep };
+/** Everything that looks at a site as a whole: its links, its order, what it has gathered, posts that become one. */
+export const wholeSite = { ...siteMap, ...siteOrder, ...siteUpkeep, ...siteJoin };
 
 export type WholeSite = typeof wholeSite;

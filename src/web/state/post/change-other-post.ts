@@ -1,5 +1,5 @@
 import { applyEdits, type DraftEdit } from '../../../core/criteria/index.ts';
-import type { PostFields } from '../../../core/draft/index.ts';
+import type { PostDocument, PostFields } from '../../../core/draft/index.ts';
 import { loadPost, StaleWrite, savePost } from '../../data/posts.ts';
 import { keepVersion } from '../../data/versions.ts';
 import type { TakeBack } from '../undo.ts';
@@ -12,11 +12,22 @@ const ATTEMPTS = 3;
  * Changes a post that is not in hand by edits, and fields of it: where its text changes, a version of how it was is kept first.
  * Answers the way back; null where nothing changes, as the words that the edits are for are not there any more.
  */
-export async function changeOtherPost(
+export const changeOtherPost = (
   id: string,
   edits: readonly DraftEdit[],
   why: string,
   fields: Partial<PostFields> = {},
+): Promise<TakeBack | null> =>
+  rewriteOtherPost(id, why, (before) => {
+    const edited = applyEdits(before, edits);
+    return { ...edited, fields: { ...edited.fields, ...fields } };
+  });
+
+/** The same for a post that becomes another: `make` gets it as it stands, once more where another tab wrote it in between. */
+export async function rewriteOtherPost(
+  id: string,
+  why: string,
+  make: (before: PostDocument, revision: number) => PostDocument,
 ): Promise<TakeBack | null> {
   await lastVisitWritten(id);
   for (let attempt = 1; ; attempt++) {
@@ -24,8 +35,7 @@ export async function changeOtherPost(
     if (!loaded) return null;
     const { row, draft, outline } = loaded;
     const before = { document: { fields: row.fields, draft }, outline };
-    const edited = applyEdits(before.document, edits);
-    const document = { ...edited, fields: { ...edited.fields, ...fields } };
+    const document = make(before.document, row.revision);
     const isSameText = JSON.stringify(document.draft.blocks) === JSON.stringify(draft.blocks);
     if (isSameText && JSON.stringify(document.fields) === JSON.stringify(row.fields)) return null;
     const now = new Date().toISOString();

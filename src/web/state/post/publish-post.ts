@@ -118,7 +118,7 @@ export async function publishPost(
  * them.
  */
 export async function orderAgain(
-  session: PostSession,
+  { siteId, id: postId, title }: { siteId: string; id: string; title: string },
   site: SiteRow,
   release: PostRelease,
   action: 'withdraw' | 'restore',
@@ -128,9 +128,9 @@ export async function orderAgain(
   if (!way) return;
   await orderSending(
     {
-      siteId: session.siteId,
-      postId: session.id,
-      title: session.document.fields.title,
+      siteId,
+      postId,
+      title,
       way,
       action,
       url: release.url,

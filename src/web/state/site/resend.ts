@@ -49,12 +49,12 @@ export async function findReleases(site: SiteRow, ids: readonly string[]): Promi
   }
 }
 
-/** Sends a post as a version has it, over what stands there. */
-async function send(site: SiteRow, postId: string, sent: VersionRow): Promise<void> {
+/** Sends a post as a version has it, over what stands there; answers whether there is something that it goes over. */
+export async function sendVersion(site: SiteRow, postId: string, sent: VersionRow): Promise<boolean> {
   const way = wayOf(site);
   const row = await database().posts.get(postId);
   const release = way && row ? releaseBy(way, row.release) : undefined;
-  if (!way || !release) return;
+  if (!way || !release) return false;
   const draft = finishedDraft(sent.draft, sent.outline);
   sentQuietly(postId);
   await orderPublishing(
@@ -64,6 +64,7 @@ async function send(site: SiteRow, postId: string, sent: VersionRow): Promise<vo
     release,
     sent.id,
   );
+  return true;
 }
 
 /**
@@ -109,7 +110,7 @@ export async function resendOrdered(
       'time',
       new Date().toISOString(),
     );
-    await send(site, id, version);
+    await sendVersion(site, id, version);
     await keepForGood(version.id);
     resent.push({ postId: id, before: release, versionId: version.id });
   }
@@ -124,7 +125,7 @@ export async function sendAsBefore(site: SiteRow, resent: readonly Resent[]): Pr
     const now = row?.release?.versionId;
     const sent = await database().versions.get(before.versionId);
     // It may not have been told yet that it went out.
-    if (sent && (now === versionId || now === before.versionId)) await send(site, postId, sent);
+    if (sent && (now === versionId || now === before.versionId)) await sendVersion(site, postId, sent);
   }
 }
 

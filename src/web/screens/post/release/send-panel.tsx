@@ -59,6 +59,7 @@ export function SendPanel({
   const own = jobs.find(
     ({ postId, state }) => postId === session.id && state !== 'done' && state !== 'given-up',
   );
+  const post = { siteId: session.siteId, id: session.id, title: fields.title };
   const { standing, next } = account;
   const isOut = standing === 'published' || standing === 'changed';
   const wished =
@@ -150,10 +151,7 @@ export function SendPanel({
             </Button>
           )}
           {way && release && !release.withdrawn && standing === 'scheduled' && (
-            <Button
-              disabled={busy}
-              onClick={() => does(() => orderAgain(session, site, release, 'withdraw'))}
-            >
+            <Button disabled={busy} onClick={() => does(() => orderAgain(post, site, release, 'withdraw'))}>
               Stop it
             </Button>
           )}
@@ -163,7 +161,7 @@ export function SendPanel({
             </Button>
           )}
           {way && release?.withdrawn && (
-            <Button disabled={busy} onClick={() => does(() => orderAgain(session, site, release, 'restore'))}>
+            <Button disabled={busy} onClick={() => does(() => orderAgain(post, site, release, 'restore'))}>
               Put it back
             </Button>
           )}
@@ -172,9 +170,7 @@ export function SendPanel({
           <WithdrawForm
             busy={busy}
             onWithdraw={(leadsTo) =>
-              does(() => orderAgain(session, site, release, 'withdraw', leadsTo)).then(() =>
-                setLeaving(false),
-              )
+              does(() => orderAgain(post, site, release, 'withdraw', leadsTo)).then(() => setLeaving(false))
             }
           />
         )}

@@ -1,6 +1,7 @@
 import type { Clash } from '../../../../core/site/index.ts';
 import { None } from '../../../ui/empty.tsx';
 import { counted } from '../../../ui/figures.ts';
+import { WordLink } from '../../../ui/word-link.tsx';
 import type { Upkeep } from '../../../workers/site-upkeep.ts';
 import { PostLink } from './post-link.tsx';
 
@@ -42,6 +43,9 @@ export function ClashList({ found }: { found: Upkeep }) {
             <p className="break-words">
               <span className="inline-block w-22 font-semibold text-ochre">Gives way</span>
               <PostLink id={other} found={found} />
+            </p>
+            <p className="mt-1 text-[13px]">
+              <WordLink to={`/site/upkeep/join/${clash.keeper}/${other}`}>Join them…</WordLink>
             </p>
             <p className="mt-1 text-[13px] text-soft">
               {byInWords(clash)}

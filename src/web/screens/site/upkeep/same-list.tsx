@@ -1,5 +1,6 @@
 import { None } from '../../../ui/empty.tsx';
 import { counted } from '../../../ui/figures.ts';
+import { WordLink } from '../../../ui/word-link.tsx';
 import type { Upkeep } from '../../../workers/site-upkeep.ts';
 import { PostLink } from './post-link.tsx';
 
@@ -20,7 +21,8 @@ export function SameList({ found }: { found: Upkeep }) {
             <PostLink id={ids[1]} found={found} />
           </p>
           <p className="text-[13px] text-soft">
-            {counted(words, 'word')} in both, {Math.round(share * 100)} % of the shorter one.
+            {counted(words, 'word')} in both, {Math.round(share * 100)} % of the shorter one.{' '}
+            <WordLink to={`/site/upkeep/join/${ids[0]}/${ids[1]}`}>Join them…</WordLink>
           </p>
           <ul className="mt-1 text-[13px]">
             {passages.slice(0, PASSAGES).map(({ text, blocks }) => (
