@@ -5,6 +5,15 @@ import { performance } from 'node:perf_hooks';
 import Papa from 'papaparse';
 import model from 'wink-eng-lite-web-model';
 import winkNLP from 'wink-nlp';
+import {
+  type Audit,
+  type AuditedPost,
+  auditChange,
+  auditedReport,
+  auditTotals,
+  byPromise,
+  figuresByPath,
+} from '../src/core/audit/index.ts';
 import { blogEntry, emptyBlog, entryProperties, postPage } from '../src/core/blog/index.ts';
 import { DraftReadings, defaultProfile, type StudyFacts } from '../src/core/criteria/index.ts';
 import {
@@ -179,6 +188,28 @@ function studied(pages: readonly StudyPage[]): StudyBook {
   kept += book.study(new Set()).terms.length + book.leaveOut().length;
   return book;
 }
+/** Short posts of a site, each with a keyword of its own. */
+const shortPosts = (count: number): PostDocument[] =>
+  Array.from({ length: count }, (_, at) => ({
+    fields: {
+      ...fields,
+      title: `Post ${at}`,
+      keyword: supporting[at % 200],
+      supporting: supporting.slice(0, 5),
+      slug: `post-${at}`,
+    },
+    draft: documentOf(800, 1000 + at).draft,
+  }));
+
+/** The reports of all posts of a site, each within the others, with an empty vocabulary. */
+function* scoredSite(documents: readonly PostDocument[]) {
+  const vocabulary = new Vocabulary();
+  const site = unknownSite();
+  const posts = documents.map((one, at) => indexedPost(`p${at}`, one));
+  const within = { ...emptyScene(), site, index: new SiteIndex(site, posts) };
+  for (const [at, one] of documents.entries())
+    yield scorePost(one, posts[at], within, new DraftReadings(vocabulary));
+}
 const textOfPages = (pages: readonly StudyPage[]) =>
   pages.map(({ document }) => textOf(document.draft)).join('\n');
 
@@ -223,39 +254,47 @@ const rows: Record<string, () => Figure | Promise<Figure>> = {
     return { value: own / floorOf(textOf(document.draft)), unit: 'of the floor', bar: 8 };
   },
   'site-1000': () => {
-    const documents = Array.from({ length: 1000 }, (_, at) => {
-      const { draft } = documentOf(800, 1000 + at);
-      return {
-        fields: {
-          ...fields,
-          title: `Post ${at}`,
-          keyword: supporting[at % 200],
-          supporting: supporting.slice(0, 5),
-          slug: `post-${at}`,
-        },
-        draft,
-      };
-    });
+    const documents = shortPosts(1000);
     const text = documents.map((one) => textOf(one.draft)).join('\n');
     const own = median(
       () => {
-        const vocabulary = new Vocabulary();
-        const site = unknownSite();
-        const posts = documents.map((one, at) => indexedPost(`p${at}`, one));
-        const index = new SiteIndex(site, posts);
-        documents.forEach((one, at) => {
-          kept += scorePost(
-            one,
-            posts[at],
-            { site, index, pictures: new Map(), studies: new Map(), year: null },
-            new DraftReadings(vocabulary),
-          ).report.score;
-        });
+        for (const { report } of scoredSite(documents)) kept += report.score;
       },
       7,
       1,
     );
     return { value: own / floorOf(text), unit: 'of the floor', bar: 10 };
+  },
+  'site-audit-2000': () => {
+    const documents = shortPosts(2000);
+    const text = documents.map((one) => textOf(one.draft)).join('\n');
+    const figures = figuresByPath(
+      documents.map(({ fields: { slug, keyword } }, at) => ({
+        page: `/${slug}`,
+        query: keyword,
+        clicks: at % 7,
+        impressions: at % 900,
+      })),
+    );
+    const audited = (): Audit => {
+      const posts: AuditedPost[] = [];
+      for (const scored of scoredSite(documents)) {
+        const at = posts.length;
+        posts.push(auditedReport(`p${at}`, documents[at].fields, `/post-${at}`, scored, figures));
+      }
+      return { day: '2026-11-30', at: '', core: 1, rules: '', hasFigures: true, posts, pages: [] };
+    };
+    const before = audited();
+    const own = median(
+      () => {
+        const audit = audited();
+        kept += auditTotals(audit.posts).posts + auditChange(before, audit).rose.length;
+        kept += byPromise(audit.posts).length;
+      },
+      7,
+      1,
+    );
+    return { value: own / floorOf(text), unit: 'of the floor', bar: 12 };
   },
   'study-20': () => {
     const pages = studyPages();

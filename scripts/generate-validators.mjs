@@ -4,6 +4,7 @@ import Ajv from 'ajv';
 import standalone from 'ajv/dist/standalone/index.js';
 
 const PATTERN_FILE = 'src/core/writing/patterns/pattern-file.schema.json';
+const AUDIT_FILE = 'src/core/audit/audit.schema.json';
 
 const schemaAt = (path) => JSON.parse(readFileSync(path, 'utf8'));
 
@@ -23,8 +24,10 @@ function compile(schemaPath, others = []) {
 }
 
 export const profileValidator = () => compile('src/core/criteria/profile.schema.json');
-export const backupValidator = () => compile('src/core/formats/backup.schema.json', [PATTERN_FILE]);
+export const backupValidator = () =>
+  compile('src/core/formats/backup.schema.json', [PATTERN_FILE, AUDIT_FILE]);
 export const siteFileValidator = () => compile('src/core/formats/site-file.schema.json');
+export const auditValidator = () => compile(AUDIT_FILE);
 export const studyFileValidator = () => compile('src/core/formats/study-file.schema.json');
 export const studyReportValidator = () => compile('src/core/formats/study-report.schema.json');
 export const marketAnswerValidator = () => compile('src/core/formats/market-answer.schema.json');

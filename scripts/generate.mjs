@@ -6,6 +6,7 @@ import { irregularForms, izeVerbs, knownWords, wordFrequencies } from './generat
 import { proseTable } from './generate-prose.mjs';
 import { sentenceBegins } from './generate-sentence-begins.mjs';
 import {
+  auditValidator,
   backupValidator,
   marketAnswerValidator,
   patternFileValidator,
@@ -30,6 +31,7 @@ const tables = {
   'src/core/formats/generated/backup-validator.js': backupValidator,
   'src/core/formats/generated/market-answer-validator.js': marketAnswerValidator,
   'src/core/formats/generated/site-file-validator.js': siteFileValidator,
+  'src/core/audit/generated/audit-validator.js': auditValidator,
   'src/core/formats/generated/study-file-validator.js': studyFileValidator,
   'src/core/writing/patterns/generated/pattern-file-validator.js': patternFileValidator,
   'src/core/formats/generated/study-report-validator.js': studyReportValidator,

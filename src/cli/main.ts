@@ -1,10 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { DraftReadings, readProfile, type StudyFacts } from '../core/criteria/index.ts';
-import { draftLanguage } from '../core/draft/index.ts';
+import type { StudyFacts } from '../core/criteria/index.ts';
 import { readStudyFile, scoreReportJson } from '../core/formats/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
-import { scorePost } from '../core/scoring/index.ts';
-import { indexedPost, SiteIndex, type SiteSettings } from '../core/site/index.ts';
 import { junitReport } from './formats/junit.ts';
 import { markdownReport } from './formats/markdown.ts';
 import { oneLine } from './formats/one-line.ts';
@@ -12,8 +9,9 @@ import { sarifReport } from './formats/sarif.ts';
 import { rounded, type ScoredFile } from './formats/scored-file.ts';
 import { summaryOf } from './formats/summary.ts';
 import { textReport, textSummary } from './formats/text.ts';
-import { type InputFile, type InputGroup, ordinaryFile, picturesOf, readInput, rootOf } from './input.ts';
+import { type InputGroup, ordinaryFile, readInput } from './input.ts';
 import {
+  type AuditOptions,
   HELP,
   type OutlineOptions,
   readOptions,
@@ -21,6 +19,7 @@ import {
   type StudyOptions,
   UsageError,
 } from './options.ts';
+import { profileOf, scoreGroup } from './score-group.ts';
 
 /** Nobody reads what is written any more: the rest is worked out for the exit status alone. */
 const closed = new Set<NodeJS.WriteStream>();
@@ -42,7 +41,8 @@ export async function main(args: readonly string[]): Promise<number> {
     const options = readOptions(args);
     if (options === 'help') out(HELP);
     else if (options === 'version') out(ownVersion());
-    else if ('command' in options) return await studied(options);
+    else if ('command' in options)
+      return options.command === 'audit' ? await audited(options) : await studied(options);
     else return await score(options);
     return 0;
   } catch (error) {
@@ -59,24 +59,14 @@ async function studied(options: StudyOptions | OutlineOptions): Promise<number> 
   return options.command === 'study' ? studyPages(options, voice) : outlineOf(options, voice);
 }
 
+/** Audits: loaded when they are asked for, too. */
+async function audited(options: AuditOptions): Promise<number> {
+  const { auditSite } = await import('./audit.ts');
+  return auditSite(options, { out, warn }, ownVersion());
+}
+
 const ownVersion = (): string =>
   JSON.parse(readFileSync(new URL('../../package.json', import.meta.url), 'utf8')).version;
-
-function profileOf(path: string | null) {
-  if (path === null) return null;
-  let json: unknown;
-  try {
-    json = JSON.parse(readFileSync(ordinaryFile(path), 'utf8'));
-  } catch (error) {
-    if (error instanceof UsageError) throw error;
-    throw new UsageError(
-      error instanceof SyntaxError ? `${path} is not valid JSON.` : `${path} cannot be read. Check the name.`,
-    );
-  }
-  const reading = readProfile(json);
-  if (reading.problem !== null) throw new UsageError(`${path}: ${reading.problem}`);
-  return reading.profile;
-}
 
 function studyOf(path: string | null): StudyFacts | null {
   if (path === null) return null;
@@ -143,44 +133,4 @@ function print(done: readonly ScoredFile[], many: boolean, { format, min }: Scor
   } else if (format === 'junit') out(junitReport(done, min));
   else if (format === 'sarif') out(sarifReport(done, min, ownVersion()));
   else out(markdownReport(done));
-}
-
-function* scoreGroup(
-  group: InputGroup,
-  path: string,
-  options: ScoreOptions,
-  { profile, study }: { profile: SiteSettings['profile']; study: StudyFacts | null },
-  vocabulary: Vocabulary,
-): Generator<({ file: InputFile } & ReturnType<typeof scorePost>) | { problem: string }> {
-  const site: SiteSettings = {
-    ...group.site,
-    baseAddress: options.site ?? group.site.baseAddress,
-    titlePattern: options.titlePattern ?? group.site.titlePattern,
-    profile: profile ?? group.site.profile,
-  };
-  const posts = group.files.map((file) => {
-    const fields = { ...file.document.fields };
-    if (options.keyword !== null) fields.keyword = options.keyword;
-    if (options.supporting !== null) fields.supporting = options.supporting;
-    const document = { fields, draft: file.document.draft };
-    const language = site.language || draftLanguage(document.draft.blocks);
-    return { file, document, post: indexedPost(file.path, document, file.filePath, language) };
-  });
-  const index = group.isSite
-    ? new SiteIndex(
-        site,
-        posts.map(({ post }) => post),
-      )
-    : null;
-  const year = new Date().getFullYear();
-  const studies = new Map(study ? posts.map(({ post }) => [post.id, study]) : []);
-  for (const { file, document, post } of posts) {
-    const scene = { site, index, pictures: picturesOf(file, rootOf(path)), studies, year };
-    // One file that cannot be judged costs itself, not the run.
-    try {
-      yield { file, ...scorePost(document, post, scene, new DraftReadings(vocabulary)) };
-    } catch (error) {
-      yield { problem: `${file.path} cannot be scored (${(error as Error).message}).` };
-    }
-  }
 }

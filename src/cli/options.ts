@@ -45,6 +45,25 @@ export interface OutlineOptions {
   json: boolean;
 }
 
+/** What an audit can be printed as. */
+export const AUDIT_FORMATS = ['text', 'json', 'csv'] as const;
+
+/** What is asked of `audit`. */
+export interface AuditOptions {
+  command: 'audit';
+  /** A folder of posts, or the file or the address of a sitemap. */
+  path: string;
+  site: string | null;
+  titlePattern: string | null;
+  profile: string | null;
+  /** A file of an earlier audit. */
+  since: string | null;
+  /** A search performance export. */
+  performance: string | null;
+  min: number | null;
+  format: (typeof AUDIT_FORMATS)[number];
+}
+
 /** A wish that cannot be met, in one sentence for the user. */
 export class UsageError extends Error {}
 
@@ -75,10 +94,20 @@ const OUTLINE = {
   covers: { type: 'string' },
   json: { type: 'boolean' },
 } as const;
+const AUDIT = {
+  site: { type: 'string' },
+  'title-pattern': { type: 'string' },
+  profile: { type: 'string' },
+  since: { type: 'string' },
+  performance: { type: 'string' },
+  min: { type: 'string' },
+  format: { type: 'string' },
+  json: { type: 'boolean' },
+} as const;
 const ALWAYS = { help: { type: 'boolean', short: 'h' }, version: { type: 'boolean', short: 'v' } } as const;
 /** All options, and those of each command. */
-const OPTIONS = { ...SCORE, ...STUDY, ...OUTLINE, ...ALWAYS };
-const COMMANDS = { score: SCORE, study: STUDY, outline: OUTLINE };
+const OPTIONS = { ...SCORE, ...STUDY, ...OUTLINE, ...AUDIT, ...ALWAYS };
+const COMMANDS = { score: SCORE, study: STUDY, outline: OUTLINE, audit: AUDIT };
 type Command = keyof typeof COMMANDS;
 
 /** Proposals that are made where nobody says how many, and the most. */
@@ -88,7 +117,7 @@ const MOST_PROPOSALS = 20;
 /** What a command line says: help, version, or what to do with which files. Throws {@link UsageError}. */
 export function readOptions(
   args: readonly string[],
-): 'help' | 'version' | ScoreOptions | StudyOptions | OutlineOptions {
+): 'help' | 'version' | ScoreOptions | StudyOptions | OutlineOptions | AuditOptions {
   const { values, positionals, tokens } = parseArgs({
     args: [...args],
     options: OPTIONS,
@@ -97,7 +126,7 @@ export function readOptions(
     tokens: true,
   });
   const [named, ...paths] = positionals;
-  const command: Command = named === 'study' || named === 'outline' ? named : 'score';
+  const command: Command = named === 'study' || named === 'outline' || named === 'audit' ? named : 'score';
   const known = { ...COMMANDS[command], ...ALWAYS };
   for (const token of tokens) {
     if (token.kind !== 'option') continue;
@@ -127,19 +156,9 @@ export function readOptions(
   const json = values.json === true;
   if (command === 'study') return studyOptions(paths, text, json);
   if (command === 'outline') return outlineOptions(paths, text, json);
+  if (command === 'audit') return auditOptions(paths, text, json);
   if (paths.length === 0) throw new UsageError('Name at least one file or folder to score.');
-  const min = text('min');
-  if (min !== null && !/^\d+(?:\.\d+)?$/.test(min))
-    throw new UsageError(`--min takes a score from 0 to 100, not "${min}".`);
-  if (min !== null && Number(min) > 100)
-    throw new UsageError(`--min takes a score from 0 to 100, not "${min}".`);
-  const site = text('site');
-  if (
-    site !== null &&
-    !/^(?:https?:\/\/)?[^\s/]+\.[^\s/]+/.test(site) &&
-    !/^(?:https?:\/\/)?localhost/.test(site)
-  )
-    throw new UsageError(`--site takes an address such as https://blog.example, not "${site}".`);
+  const { min, site } = checkedMinAndSite(text);
   return {
     paths,
     keyword: text('keyword'),
@@ -152,12 +171,48 @@ export function readOptions(
     titlePattern: text('title-pattern'),
     profile: text('profile'),
     study: text('study'),
-    min: min === null ? null : Number(min),
-    format: formatOf(text('format'), json),
+    min,
+    format: formatOf(text('format'), json, FORMATS),
   };
 }
 
 type TextOf = (name: keyof typeof OPTIONS) => string | null;
+
+/** The least score and the site's address that are asked for; null: none is. */
+function checkedMinAndSite(text: TextOf): { min: number | null; site: string | null } {
+  const min = text('min');
+  if (min !== null && !/^\d+(?:\.\d+)?$/.test(min))
+    throw new UsageError(`--min takes a score from 0 to 100, not "${min}".`);
+  if (min !== null && Number(min) > 100)
+    throw new UsageError(`--min takes a score from 0 to 100, not "${min}".`);
+  const site = text('site');
+  if (
+    site !== null &&
+    !/^(?:https?:\/\/)?[^\s/]+\.[^\s/]+/.test(site) &&
+    !/^(?:https?:\/\/)?localhost/.test(site)
+  )
+    throw new UsageError(`--site takes an address such as https://blog.example, not "${site}".`);
+  return { min: min === null ? null : Number(min), site };
+}
+
+function auditOptions(paths: string[], text: TextOf, json: boolean): AuditOptions {
+  if (paths.length !== 1)
+    throw new UsageError(
+      paths.length === 0
+        ? 'Name the site: dune-sparrow audit FOLDER, or the file or address of its sitemap.'
+        : `audit takes one folder or sitemap, not ${paths.length}.`,
+    );
+  return {
+    command: 'audit',
+    path: paths[0],
+    ...checkedMinAndSite(text),
+    titlePattern: text('title-pattern'),
+    profile: text('profile'),
+    since: text('since'),
+    performance: text('performance'),
+    format: formatOf(text('format'), json, AUDIT_FORMATS),
+  };
+}
 
 function studyOptions(paths: string[], text: TextOf, json: boolean): StudyOptions {
   const query = text('query')?.trim() ?? '';
@@ -200,12 +255,15 @@ function outlineOptions(paths: string[], text: TextOf, json: boolean): OutlineOp
   };
 }
 
-function formatOf(named: string | null, json: boolean): ReportFormat {
-  if (named === null) return json ? 'json' : 'text';
-  const format = FORMATS.find((each) => each === named.toLowerCase());
+function formatOf<Format extends string>(
+  named: string | null,
+  json: boolean,
+  formats: readonly Format[],
+): Format {
+  const format = formats.find((each) => each === (named?.toLowerCase() ?? (json ? 'json' : 'text')));
   if (!format)
     throw new UsageError(
-      `--format takes ${FORMATS.slice(0, -1).join(', ')} or ${FORMATS.at(-1)}, not "${named}".`,
+      `--format takes ${formats.slice(0, -1).join(', ')} or ${formats.at(-1)}, not "${named}".`,
     );
   if (json && format !== 'json')
     throw new UsageError(`--json and --format ${format} ask for two different things.`);
@@ -216,6 +274,7 @@ const nearest = (name: string, known: string[]) =>
   known.reduce((best, next) => (leven(name, next) < leven(name, best) ? next : best));
 
 export const HELP = `Usage: dune-sparrow score FILE... [options]
+       dune-sparrow audit FOLDER|SITEMAP [options]
        dune-sparrow study PAGE... --query Q [options]
        dune-sparrow outline STUDY.json [options]
 
@@ -252,6 +311,15 @@ outline proposes plans for a post from a study.
   --covers FILE        instead: what of the study an outline or a draft covers
   --json               the same as JSON
 
+audit scores a whole site, a folder of posts or the pages of a sitemap (a file or
+an address), and prints its mean, what is worth mending first, what costs most.
+
+  --since FILE         an earlier audit (JSON): what rose and fell since then
+  --performance FILE   search performance (CSV): what searchers see comes first
+  --min N              exit with 1 when the mean lies below N
+  --format F           what is printed: text (default), json or csv
+  --site, --title-pattern, --profile, --json   as for score
+
   --help, --version
 
-Exit status: 0 fine, 1 a file below --min, 2 bad input or usage.`;
+Exit status: 0 fine, 1 a score below --min, 2 bad input or usage.`;

@@ -34,6 +34,7 @@ export {
 export { setDamagedAside } from './salvage-backup.ts';
 export { type ScoreReportJson, scoreReportJson } from './score-report-json.ts';
 export { readSiteFile, writeSiteFile } from './site-file.ts';
+export { readSitemap } from './sitemap.ts';
 export { SourceLines } from './source-lines.ts';
 export { type ReadStudy, readStudyFile, type StudyFile, writeStudyFile } from './study-file.ts';
 export { outlineGround, type StudyReportJson, studyReportJson } from './study-report-json.ts';

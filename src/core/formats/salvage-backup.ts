@@ -26,6 +26,8 @@ const TABLE_NAMES: ReadonlyMap<string, string> = new Map(
     generations: 'a generated text',
     talks: 'a talk',
     reuses: 'something made of a post',
+    audits: 'an audit',
+    pageReads: 'a page that was read',
   }),
 );
 

@@ -150,6 +150,16 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('../screens/site/join/join.tsx')).JoinPosts }),
       },
       {
+        path: 'site/audit',
+        lazy: async () => ({ Component: (await import('../screens/site/audit/audit.tsx')).AuditScreen }),
+      },
+      {
+        path: 'site/audit/report',
+        lazy: async () => ({
+          Component: (await import('../screens/site/audit/audit-report.tsx')).AuditReport,
+        }),
+      },
+      {
         path: 'site/links',
         lazy: async () => ({ Component: (await import('../screens/site/map/link-map.tsx')).LinkMap }),
       },

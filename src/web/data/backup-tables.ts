@@ -1,3 +1,4 @@
+import type { AuditRow, PageReadRow } from './audit-rows.ts';
 import type { BodyRow, PageRow, PictureRow, PostRow, SiteRow, TickRow, VersionRow } from './post-rows.ts';
 import type { IdeaRow, KeywordChunkRow, ListRow, PerformanceChunkRow } from './research-rows.ts';
 import type { ReuseRow } from './reuse-rows.ts';
@@ -23,6 +24,8 @@ export interface BackupTables {
   generations: GenerationRow[];
   talks: TalkRow[];
   reuses: ReuseRow[];
+  audits: AuditRow[];
+  pageReads: PageReadRow[];
 }
 
 /** Their names, sites and posts before what belongs to them. */
@@ -44,6 +47,8 @@ export const BACKUP_TABLES = [
   'generations',
   'talks',
   'reuses',
+  'audits',
+  'pageReads',
 ] as const satisfies (keyof BackupTables)[];
 
 /** Tables that backups of earlier days did not know: all from this one on. */

@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { emptyFields, readMarkdown } from '../../core/draft/index.ts';
 import { bareKeyword } from '../../core/research/index.ts';
 import { defaultReuseWishes } from '../../core/reuse/index.ts';
+import { keepAudit } from './audits.ts';
 import { changeBrief, keepGenerations } from './briefs.ts';
 import { keepCopy, keptCopies, newestCopyAsBackup, restoreCopy, writeIntoFolder } from './copies.ts';
 import { database, openDatabase } from './database.ts';
@@ -126,6 +127,30 @@ beforeEach(async () => {
     sent: [{ channel: 'Newsletter', how: 'recorded', at: NOW }],
     planned: '2026-12-20',
     letter: { subject: 'Tides', opening: '', closing: '', posts: ['a'] },
+  });
+  const audited = {
+    id: 'a',
+    title: 'First words',
+    path: '/a',
+    status: 'draft' as const,
+    score: 12.5,
+    words: 2,
+    groups: [0.5, null],
+    gains: [['post-size', 60] as [string, number]],
+    clicks: 1,
+    impressions: 9,
+  };
+  const shop = { path: '/shop', title: 'Shop', kind: 'shop' as const, faults: ['Alt text'] };
+  const audit = { day: '2026-11-20', at: NOW, core: 1, rules: 'x', hasFigures: true };
+  await keepAudit(siteId, { ...audit, posts: [audited], pages: [shop] }, NOW);
+  await database().pageReads.put({
+    siteId,
+    path: '/shop',
+    at: NOW,
+    kind: 'shop',
+    keyword: 'tide maps',
+    ...written('Shop'),
+    changed: NOW,
   });
 });
 

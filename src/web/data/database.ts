@@ -1,4 +1,5 @@
 import Dexie, { type DexieOptions, type Table } from 'dexie';
+import type { AuditRow, PageReadRow } from './audit-rows.ts';
 import { houseForSites, pagesOutOfSettings, wholeFieldsOfPosts } from './migrations.ts';
 import type {
   BlobRow,
@@ -38,6 +39,8 @@ class Database extends Dexie {
   talks!: Table<TalkRow, string>;
   recordings!: Table<RecordingRow, string>;
   reuses!: Table<ReuseRow, string>;
+  audits!: Table<AuditRow, [string, string]>;
+  pageReads!: Table<PageReadRow, [string, string]>;
 
   constructor(name: string, options?: DexieOptions) {
     // Its cache copies every answer deeply; with thousands of posts that holds the page up.
@@ -80,6 +83,7 @@ class Database extends Dexie {
       recordings: 'postId, siteId',
       reuses: 'id, siteId, [siteId+postId]',
     });
+    this.version(10).stores({ audits: '[siteId+day], siteId', pageReads: '[siteId+path], siteId' });
   }
 }
 

@@ -21,7 +21,17 @@ interface Dated {
 
 /** Of each row on both sides the one that was changed later; the one that is here where nobody can tell. */
 async function newer<Row extends Dated>(
-  table: 'sites' | 'ticks' | 'lists' | 'ideas' | 'studies' | 'briefs' | 'talks' | 'reuses',
+  table:
+    | 'sites'
+    | 'ticks'
+    | 'lists'
+    | 'ideas'
+    | 'studies'
+    | 'briefs'
+    | 'talks'
+    | 'reuses'
+    | 'audits'
+    | 'pageReads',
   rows: readonly Row[],
   keyOf: (row: Row) => string | [string, string],
 ): Promise<Row[]> {
@@ -216,6 +226,8 @@ export async function mergedBackup(
       briefs: await newer('briefs', data.briefs, ({ postId }) => postId),
       talks: await newer('talks', data.talks, ({ postId }) => postId),
       reuses: await newer('reuses', data.reuses, ({ id }) => id),
+      audits: await newer('audits', data.audits, ({ siteId, day }) => [siteId, day]),
+      pageReads: await newer('pageReads', data.pageReads, ({ siteId, path }) => [siteId, path]),
       generations: await missing('generations', data.generations, ({ id }) => id),
       posts: incoming,
       bodies: [...bodies.values()],

@@ -41,6 +41,14 @@ const FIFTH = {
   briefs: 'postId, siteId',
   generations: 'id, siteId, [siteId+postId]',
 };
+const NINTH = {
+  ...FIFTH,
+  generations: 'id, siteId, [siteId+postId], [siteId+postId+recipe], [siteId+postId+asked.taken]',
+  talks: 'postId, siteId',
+  recordings: 'postId, siteId',
+  reuses: 'id, siteId, [siteId+postId]',
+};
+const NO_TALKS = { talks: [], recordings: [], reuses: [] };
 const NO_STUDIES = { studies: [], studyPages: [], briefs: [], generations: [] };
 
 /** A text that came back for a brief, as it is kept since version 5. */
@@ -79,6 +87,7 @@ describe.each([
   { version: 4, schema: FOURTH, rows: fourth },
   { version: 5, schema: FIFTH, rows: { ...fourth, ...NO_STUDIES } },
   { version: 7, schema: FIFTH, rows: { ...fourth, ...NO_STUDIES, generations: [CAME_BACK] } },
+  { version: 9, schema: NINTH, rows: { ...fourth, ...NO_STUDIES, ...NO_TALKS, generations: [CAME_BACK] } },
 ])('a database of schema $version', ({ version, schema, rows }) => {
   it('is opened by today’s code with everything in it, and written on', async () => {
     const name = `migrated-${version}`;
@@ -132,6 +141,10 @@ describe.each([
       const { originsOf } = await import('./generations.ts');
       expect(await originsOf('site-1', 'tides')).toEqual([CAME_BACK]);
     }
+    const { auditDays, keepAudit } = await import('./audits.ts');
+    const audit = { at: '', core: 1, rules: '', hasFigures: false, posts: [], pages: [] };
+    await keepAudit('site-1', { ...audit, day: '2026-11-30' }, '2026-11-30T09:00:00Z');
+    expect(await auditDays('site-1')).toEqual(['2026-11-30']);
     const { addStudy, studyOfPost } = await import('./studies.ts');
     await addStudy({ ...study, posts: ['tides'] }, []);
     expect((await studyOfPost('site-1', 'tides'))?.query).toBe('tide table');

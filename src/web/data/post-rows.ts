@@ -168,6 +168,8 @@ export interface ScoreRow {
   groups: GroupResult[];
   /** The note with the most points to win; null: nothing to mend. */
   first: { advice: string; gain: number } | null;
+  /** Points to win by criterion, most first. */
+  gains: [criterion: string, points: number][];
 }
 
 /** A page row for an address; null where it names no page. */

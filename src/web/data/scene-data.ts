@@ -55,11 +55,14 @@ function fingerprint(text: string): string {
   return (hash >>> 0).toString(36);
 }
 
+/** What is kept with a score: another number where that is more or less. */
+const KEPT = 2;
+
 /** The key under which a post's score is kept: it changes with the post, with what lies around it and with the criteria. */
 export function scoreKeys(data: SceneData): (row: Pick<PostRow, 'id' | 'revision'>) => string {
   // A study concerns its own posts alone: the scores of all others stay.
   const { studies, ...rest } = data;
-  const around = `${CORE_VERSION}.${fingerprint(JSON.stringify(rest))}`;
+  const around = `${CORE_VERSION}.${KEPT}.${fingerprint(JSON.stringify(rest))}`;
   const studied = new Map(studies.map(([id, facts]) => [id, `.${fingerprint(JSON.stringify(facts))}`]));
   return ({ id, revision }) => `${revision}.${around}${studied.get(id) ?? ''}`;
 }

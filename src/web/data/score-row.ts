@@ -1,4 +1,4 @@
-import { DraftReadings, notesOf } from '../../core/criteria/index.ts';
+import { DraftReadings, gainOf, notesOf } from '../../core/criteria/index.ts';
 import type { PostDocument } from '../../core/draft/index.ts';
 import type { Vocabulary } from '../../core/language/index.ts';
 import { type Scene, scorePost } from '../../core/scoring/index.ts';
@@ -18,7 +18,8 @@ export function scoreRow(
     scene,
     new DraftReadings(vocabulary),
   );
-  const [first] = notesOf(report.criteria);
+  const notes = notesOf(report.criteria);
+  const [first] = notes;
   return {
     postId: post.id,
     siteId: post.siteId,
@@ -27,5 +28,6 @@ export function scoreRow(
     words: facts.words,
     groups: report.groups,
     first: first ? { advice: first.advice ?? '', gain: first.available - first.points } : null,
+    gains: notes.map((note) => [note.id, gainOf(note)]),
   };
 }

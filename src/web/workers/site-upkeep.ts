@@ -1,5 +1,4 @@
 import { type CriterionResult, DraftReadings, gainOf, notesOf } from '../../core/criteria/index.ts';
-import { comparablePath } from '../../core/listing/index.ts';
 import { fieldOf, sameResultsBy } from '../../core/research/index.ts';
 import { scorePost } from '../../core/scoring/index.ts';
 import {
@@ -17,12 +16,12 @@ import {
   type TargetedPost,
 } from '../../core/site/index.ts';
 import { database } from '../data/database.ts';
-import { readPerformanceRows } from '../data/performance-chunks.ts';
 import type { PostRow } from '../data/post-rows.ts';
 import { finishedBody, postsOf } from '../data/posts.ts';
 import { readScene } from '../data/read-scene.ts';
 import { sceneOf } from '../data/scene.ts';
 import { stillWanted } from './called-off.ts';
+import { shownOf } from './shown-of.ts';
 
 /** What is looked for post by post, by the criteria that tell of it. */
 const UPKEEP_CRITERIA = {
@@ -62,21 +61,6 @@ const THIN = 0.75;
 /** Whether a note of a post's length tells of a thin one: readers have it, and a quarter and more of what it wants is missing. */
 const isThin = ({ fields }: PostRow, { points, available }: CriterionResult): boolean =>
   isForReaders(fields.status) && points < available * THIN;
-
-/** Search performance by post: what each was shown for. */
-async function shownOf(siteId: string, idAt: ReadonlyMap<string, string>) {
-  const shown = new Map<string, Map<string, number>>();
-  const clicks = new Map<string, number>();
-  for (const row of (await readPerformanceRows(siteId))?.rows ?? []) {
-    const id = idAt.get(comparablePath(row.page) ?? '');
-    if (id === undefined) continue;
-    const queries = shown.get(id) ?? new Map<string, number>();
-    queries.set(row.query, (queries.get(row.query) ?? 0) + row.impressions);
-    shown.set(id, queries);
-    clicks.set(id, (clicks.get(id) ?? 0) + row.clicks);
-  }
-  return { shown, clicks };
-}
 
 /** What a site has gathered that wants mending. */
 export const siteUpkeep = {

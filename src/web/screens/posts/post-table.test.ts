@@ -14,7 +14,7 @@ const line = (title: string, fields: Partial<PostFields>, score: number | null, 
   score:
     score === null
       ? undefined
-      : { postId: title, siteId: 's', key: '', score, words, groups: [], first: null },
+      : { postId: title, siteId: 's', key: '', score, words, groups: [], first: null, gains: [] },
 });
 const lines = [
   line('Tide tables', { keyword: 'low water', status: 'published', slug: 'tides' }, 80, 300),

@@ -6,6 +6,7 @@ const PLACES = [
   { to: '/site/addresses', name: 'Addresses' },
   { to: '/site/links', name: 'Link map' },
   { to: '/site/upkeep', name: 'Upkeep' },
+  { to: '/site/audit', name: 'Audit' },
 ];
 
 /** The ways of looking at a whole site. */
