@@ -32,6 +32,11 @@ async function onTheBench(page) {
   await page.getByText('Becomes 1,200 × 630 px').waitFor();
 }
 
+async function audited(page) {
+  await page.getByRole('button', { name: /^Audit \d+ posts/ }).click();
+  await page.getByRole('table', { name: 'Posts of the audit' }).waitFor();
+}
+
 async function asReadersSee(page) {
   await page.getByText(/Before one scrolls/).waitFor();
 }
@@ -166,6 +171,7 @@ const VIEWS = [
     bare: true,
     before: (page) => page.getByRole('button', { name: /^Bike tour packing list/ }).click(),
   },
+  { file: 'audit', path: '/site/audit', bare: true, before: audited },
   {
     file: 'voices',
     path: '/rules/voices',
@@ -174,11 +180,6 @@ const VIEWS = [
   },
   { file: 'release', path: '/posts/demo-wild-camping-by-bike/release' },
   { file: 'thread', path: '/posts/demo-bicycle-ferry/reuse', before: (page) => madeOf(page, /^Thread/) },
-  {
-    file: 'newsletter',
-    path: '/posts/demo-bicycle-ferry/reuse',
-    before: (page) => madeOf(page, /^Newsletter(?! blurb)/),
-  },
   { file: 'review', path: `/posts/${POST}/release`, before: withComments },
   { file: 'blog', blog: true, path: '/', bare: true },
   { file: 'reading', path: '/posts/demo-bike-tour-packing-list/reading', before: asReadersSee },
