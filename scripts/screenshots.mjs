@@ -32,6 +32,10 @@ async function onTheBench(page) {
   await page.getByText('Becomes 1,200 × 630 px').waitFor();
 }
 
+async function inSeason(page) {
+  await page.getByRole('note', { name: 'Seasons' }).waitFor();
+}
+
 async function audited(page) {
   await page.getByRole('button', { name: /^Audit \d+ posts/ }).click();
   await page.getByRole('table', { name: 'Posts of the audit' }).waitFor();
@@ -171,13 +175,8 @@ const VIEWS = [
     bare: true,
     before: (page) => page.getByRole('button', { name: /^Bike tour packing list/ }).click(),
   },
+  { file: 'calendar', path: '/posts/calendar?day=2026-12-01', bare: true, before: inSeason },
   { file: 'audit', path: '/site/audit', bare: true, before: audited },
-  {
-    file: 'voices',
-    path: '/rules/voices',
-    bare: true,
-    before: (page) => page.getByText('Half of 430').waitFor(),
-  },
   { file: 'release', path: '/posts/demo-wild-camping-by-bike/release' },
   { file: 'thread', path: '/posts/demo-bicycle-ferry/reuse', before: (page) => madeOf(page, /^Thread/) },
   { file: 'review', path: `/posts/${POST}/release`, before: withComments },

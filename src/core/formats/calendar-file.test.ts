@@ -15,7 +15,7 @@ describe('a calendar file', () => {
     expect(file.split('\r\n')).toEqual([
       'BEGIN:VCALENDAR',
       'VERSION:2.0',
-      'PRODID:-//Dune Sparrow//Reuse//EN',
+      'PRODID:-//Dune Sparrow//Calendar//EN',
       'BEGIN:VEVENT',
       'UID:a@saltmarsh.example',
       'DTSTAMP:20261130T080102Z',
@@ -32,6 +32,12 @@ describe('a calendar file', () => {
       'END:VCALENDAR',
       '',
     ]);
+  });
+  it('has a time where something is due at one', () => {
+    const file = calendarFile([{ ...DAY, instant: '2026-12-01T09:00:00.000Z' }], '2026-11-30T08:01:02Z');
+    expect(file).toContain('DTSTART:20261201T090000Z\r\nDURATION:PT15M\r\n');
+    expect(file).toContain('TRIGGER:PT0M');
+    expect(file).not.toContain('VALUE=DATE');
   });
   it('folds long lines without cutting a letter', () => {
     const file = calendarFile([{ ...DAY, title: 'ä'.repeat(120) }], '2026-11-30T08:01:02Z');

@@ -3,6 +3,8 @@ export interface CalendarDay {
   uid: string;
   /** `2026-12-01`. */
   day: string;
+  /** UTC instant at which it is due; not there: the whole day is. */
+  instant?: string;
   title: string;
   note: string;
   /** Where it leads; empty: nowhere. */
@@ -30,27 +32,32 @@ function folded(line: string): string {
   return [...parts, part].join('\r\n ');
 }
 
+/** An instant as iCalendar writes it: `20261201T090000Z`. */
+const utc = (instant: string): string => `${instant.replace(/[-:]/g, '').slice(0, 15)}Z`;
+
 /**
- * Days as a calendar file (iCalendar, RFC 5545), each a whole day with a reminder in the morning.
+ * Days as a calendar file (iCalendar, RFC 5545), each a whole day with a reminder in the morning, or a quarter of an hour where it has a
+ * time.
  *
  * @param stamp UTC instant at which it is written
  */
 export function calendarFile(days: readonly CalendarDay[], stamp: string): string {
-  const at = `${stamp.replace(/[-:]/g, '').slice(0, 15)}Z`;
-  const lines = days.flatMap(({ uid, day, title, note, address }) => [
+  const lines = days.flatMap(({ uid, day, instant, title, note, address }) => [
     'BEGIN:VEVENT',
     `UID:${uid}`,
-    `DTSTAMP:${at}`,
-    `DTSTART;VALUE=DATE:${day.replaceAll('-', '')}`,
+    `DTSTAMP:${utc(stamp)}`,
+    ...(instant
+      ? [`DTSTART:${utc(instant)}`, 'DURATION:PT15M']
+      : [`DTSTART;VALUE=DATE:${day.replaceAll('-', '')}`]),
     `SUMMARY:${escaped(title)}`,
     ...(note ? [`DESCRIPTION:${escaped(note)}`] : []),
     ...(address ? [`URL:${address}`] : []),
     'BEGIN:VALARM',
     'ACTION:DISPLAY',
-    'TRIGGER:PT9H',
+    instant ? 'TRIGGER:PT0M' : 'TRIGGER:PT9H',
     `DESCRIPTION:${escaped(title)}`,
     'END:VALARM',
     'END:VEVENT',
   ]);
-  return `${['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Dune Sparrow//Reuse//EN', ...lines, 'END:VCALENDAR'].map(folded).join('\r\n')}\r\n`;
+  return `${['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Dune Sparrow//Calendar//EN', ...lines, 'END:VCALENDAR'].map(folded).join('\r\n')}\r\n`;
 }

@@ -7,7 +7,7 @@
  * finds phrases around a seed, `did-you-mean` what a misspelt one meant; `clusters` groups what one post can answer (by
  * `phrase-vectors`), `overlap` tells where two lists compete. `keyword-csv` and `performance` read tables from outside,
  * `merge-keywords` keeps one record of each phrase, `keyword-view` filters and sorts them. `near-wins`, `ideas` (titled by
- * `working-title`) and `seasons-soon` tell what to do next; `research-rules` are the house's own figures for all of it.
+ * `working-title`) `seasons-soon` and `season-bands` tell what to do next; `research-rules` are the house's own figures for all of it.
  */
 export { clusterFigures } from './cluster-figures.ts';
 export { type Cluster, type Clusterable, clusterPhrases, clusterSteps } from './clusters.ts';
@@ -107,6 +107,7 @@ export { phraseStems, researchStem } from './phrase-stems.ts';
 export { type Related, type Relation, relatedPhrases } from './related.ts';
 export { defaultResearchRules, type OpportunityWeights, type ResearchRules } from './research-rules.ts';
 export { MONTH_NAMES, type Season, seasonAhead, seasonOf, weeksUntil } from './season.ts';
+export { type SeasonBand, seasonBands } from './season-bands.ts';
 export { type SeasonSoon, seasonsSoon } from './seasons-soon.ts';
 export type { KeywordSource, QuestionSource, ResultPage, ResultSource } from './sources.ts';
 export { type PageText, squareness } from './squareness.ts';

@@ -37,7 +37,7 @@ export interface Season {
 }
 
 /** A month that is this far above the mean belongs to the season. */
-const IN_SEASON = 1.25;
+export const IN_SEASON = 1.25;
 
 /** When a phrase is asked for clearly more than over the year; null where no month stands out by a quarter. */
 export function seasonOf(months: readonly number[] | null): Season | null {

@@ -22,6 +22,10 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('../screens/trash/trash.tsx')).Trash }),
       },
       {
+        path: 'posts/calendar',
+        lazy: async () => ({ Component: (await import('../screens/posts/calendar/calendar.tsx')).Calendar }),
+      },
+      {
         path: 'posts/:postId',
         lazy: async () => ({ Component: (await import('../screens/post/frame/post-frame.tsx')).PostFrame }),
         // A step that fails leaves the rest of the post, and what was written, in sight.

@@ -19,6 +19,7 @@ import { useZone } from '../../ui/zone.ts';
 import { beginFrom, deletePosts, exportPosts, newPost } from './post-actions.ts';
 import { CHOICES, nameOfLine, postColumns } from './post-columns.tsx';
 import { type ListWish, type PostLine, type SortKey, shownLines } from './post-table.ts';
+import { PostsHead } from './posts-head.tsx';
 import { usePosts } from './use-posts.ts';
 
 // A row of posts is scheduled now and then: its parts come when they are asked for.
@@ -92,8 +93,7 @@ export function Posts() {
         );
       }}
     >
-      <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-5 pb-3">
-        <h1 className="font-serif text-[26px] font-semibold">Posts</h1>
+      <PostsHead>
         <p className="text-soft">
           {lines &&
             `${shown.length === lines.length ? '' : `${shown.length} of `}${counted(lines.length, 'post')}`}
@@ -158,7 +158,7 @@ export function Posts() {
             New post
           </Button>
         </div>
-      </header>
+      </PostsHead>
       {scheduling && site && (
         <Suspense fallback={null}>
           <ScheduleDialog

@@ -6,6 +6,7 @@ import { database } from '../../data/database.ts';
 import type { SiteRow } from '../../data/post-rows.ts';
 import { loadPost, setDeleted } from '../../data/posts.ts';
 import { keepForGood, keepVersion } from '../../data/versions.ts';
+import { standIn } from '../../services/publishing.ts';
 import type { PlannedJoin } from '../../workers/site-join.ts';
 import { changeOtherPost, rewriteOtherPost } from '../post/change-other-post.ts';
 import { orderAgain, releaseBy, wayOf } from '../post/publish-post.ts';
@@ -94,6 +95,8 @@ export async function joinPosts(siteId: string, plan: PlannedJoin): Promise<Join
   await findReleases(site, [keeper, other, ...mend.map(({ postId }) => postId)]);
   await refuseStale(plan);
   const way = wayOf(site);
+  // Before anything is touched: is there anybody to hand the posts to?
+  if (way && redirect) await standIn();
   const backs: TakeBack[] = [await asJoined(plan)];
   const left: string[] = [];
   for (const { postId, title, edits } of mend) {

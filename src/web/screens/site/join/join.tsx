@@ -125,8 +125,16 @@ function OfPair({ siteId, keeper, other }: { siteId: string; keeper: string; oth
     const { left, isSent, isWithdrawn, unsent, untold, takeBack } = await joinPosts(ofSite, now);
     const said = [
       `“${now.titles.other}” is joined with “${now.titles.keeper}” and lies in the trash.`,
-      isSent ? 'Its readers get the joined post.' : '',
-      isWithdrawn ? 'The other is withdrawn.' : '',
+      isSent
+        ? 'Its readers get the joined post.'
+        : now.redirect
+          ? `Publish “${now.titles.keeper}” for its readers to get the joined post.`
+          : '',
+      isWithdrawn
+        ? 'The other is withdrawn.'
+        : now.redirect
+          ? 'Take the other down where it is published; where its readers are led stands under Addresses.'
+          : '',
       now.mend.length - left.length > 0
         ? `Links in ${counted(now.mend.length - left.length, 'post')} follow.`
         : '',
