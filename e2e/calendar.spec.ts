@@ -148,11 +148,17 @@ test('a post that is scheduled is handed over anew for the day on which it is dr
     await post('Wednesday 10 December').focus();
     await page.keyboard.press('Shift+ArrowDown');
     await expect(post('Wednesday 17 December')).toBeVisible();
+    // What was moved once more since is not moved by the way back of an earlier step.
+    await post('Wednesday 17 December').focus();
+    await page.keyboard.press('Shift+ArrowRight');
+    await expect(post('Thursday 18 December')).toBeVisible();
+    await said(page, 'stands on 18 Dec 2098 now.').hover();
     await undo(page, 'stands on 17 Dec 2098 now.');
-    await expect(post('Wednesday 10 December')).toBeVisible();
-    await post('Wednesday 10 December').click();
+    await expect(said(page, 'It was moved once more since: it stays where it is.')).toBeVisible();
+    await expect(post('Thursday 18 December')).toBeVisible();
+    await post('Thursday 18 December').click();
     await page.getByRole('dialog').getByRole('link', { name: 'Release' }).click();
-    await expect(page.getByRole('region', { name: 'Sending' })).toContainText('for 10 Dec 2098 09:00');
+    await expect(page.getByRole('region', { name: 'Sending' })).toContainText('for 18 Dec 2098 09:00');
   } finally {
     server.stop();
   }

@@ -22,12 +22,7 @@ import { auditText } from './formats/audit-text.ts';
 import { bytesOf, readInput } from './input.ts';
 import { type AuditOptions, UsageError } from './options.ts';
 import { profileOf, scoreGroup } from './score-group.ts';
-
-/** How a command speaks: what it answers, and what went wrong on the way. */
-export interface Voice {
-  out: (text: string) => void;
-  warn: (line: string) => void;
-}
+import type { Voice } from './voice.ts';
 
 function figuresOf(path: string | null): Map<string, SearchFigures> | null {
   if (path === null) return null;

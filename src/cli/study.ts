@@ -19,12 +19,7 @@ import { type Asked, readQuestionList, readStudyPage, type Study, StudyBook } fr
 import { oneLine } from './formats/one-line.ts';
 import { bytesOf } from './input.ts';
 import { type OutlineOptions, type StudyOptions, UsageError } from './options.ts';
-
-/** How a command speaks: what it answers, and what went wrong on the way. */
-interface Voice {
-  out: (text: string) => void;
-  warn: (line: string) => void;
-}
+import type { Voice } from './voice.ts';
 
 const MOST_FILES = 500;
 

@@ -94,7 +94,11 @@ export function checkPage(id: string, given: PostDocument, kind: PageKind, aroun
   for (const [, offers] of offersFor(source, { ...of, report }, (changed) => scored(changed).report.score))
     for (const { edits } of offers)
       for (const edit of edits)
-        if (edit.kind === 'set-field' && edit.field in FIELDS && typeof edit.value === 'string') {
+        if (
+          edit.kind === 'set-field' &&
+          Object.hasOwn(FIELDS, edit.field) &&
+          typeof edit.value === 'string'
+        ) {
           const what = FIELDS[edit.field as keyof typeof FIELDS];
           // The first is the one for the worse fault.
           if (!proposals.has(what)) proposals.set(what, edit.value);

@@ -1,4 +1,4 @@
-import { IN_SEASON, seasonOf } from './season.ts';
+import { monthsInSeason, seasonOf } from './season.ts';
 
 /** When a phrase is asked for, as days of a calendar. */
 export interface SeasonBand {
@@ -18,14 +18,6 @@ const LEAD_DAYS = 42;
 const DAY = 86_400_000;
 const dayAt = (instant: number): string => new Date(instant).toISOString().slice(0, 10);
 
-/** How many months a season lasts, from its first. */
-function monthsOf(months: readonly number[], from: number): number {
-  const mean = months.reduce((sum, value) => sum + value, 0) / 12;
-  let length = 1;
-  while (length < 12 && months[(from + length) % 12] / mean >= IN_SEASON) length += 1;
-  return length;
-}
-
 /**
  * The seasons of phrases that touch some days, or for which has to be written within them; those that are highest first. A phrase without a
  * season has none.
@@ -41,7 +33,7 @@ export function seasonBands(
   const bands = phrases.flatMap(({ phrase, months }): SeasonBand[] => {
     const season = seasonOf(months);
     if (!season || !months) return [];
-    const length = monthsOf(months, season.from);
+    const length = monthsInSeason(months, season);
     const year = Number(from.slice(0, 4));
     return [year - 1, year, year + 1].flatMap((one): SeasonBand[] => {
       const begins = Date.UTC(one, season.from, 1);

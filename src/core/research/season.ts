@@ -37,7 +37,7 @@ export interface Season {
 }
 
 /** A month that is this far above the mean belongs to the season. */
-export const IN_SEASON = 1.25;
+const IN_SEASON = 1.25;
 
 /** When a phrase is asked for clearly more than over the year; null where no month stands out by a quarter. */
 export function seasonOf(months: readonly number[] | null): Season | null {
@@ -50,6 +50,14 @@ export function seasonOf(months: readonly number[] | null): Season | null {
   let from = peak;
   while (above[(from + 11) % 12]) from = (from + 11) % 12;
   return { from, peak, height: months[peak] / mean };
+}
+
+/** How many months a season lasts. */
+export function monthsInSeason(months: readonly number[], { from }: Pick<Season, 'from'>): number {
+  const mean = meanOf(months);
+  let length = 1;
+  while (length < 12 && months[(from + length) % 12] / mean >= IN_SEASON) length += 1;
+  return length;
 }
 
 /** Whole weeks from a day until the first of a month (0-11), this year or next; 0 while it lasts. */

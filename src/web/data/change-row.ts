@@ -33,7 +33,7 @@ const dated = () => ({ changed: new Date().toISOString() });
  */
 export async function changeRow<Row extends object>(
   table: Table<Row>,
-  key: string,
+  key: string | [string, string],
   change: (row: Row) => Partial<Row>,
 ): Promise<RowBack> {
   const changed = await database().transaction('rw', table, async () => {

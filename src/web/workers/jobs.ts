@@ -7,19 +7,13 @@ import { voiceOf } from '../../core/site/index.ts';
 import type { Restored, RestoreMode } from '../data/backup.ts';
 import type { KeptCopy } from '../data/copies.ts';
 import { database, openDatabase } from '../data/database.ts';
-import type { ScoreRow } from '../data/post-rows.ts';
 import { finishedBody, postsOf } from '../data/posts.ts';
 import { readScene } from '../data/read-scene.ts';
+import { refreshStaleScores } from '../data/refresh-scores.ts';
 import type { ReplacedRows } from '../data/replaced-rows.ts';
 import { sceneOf } from '../data/scene.ts';
-import { scoreRow } from '../data/score-row.ts';
-import { staleScores } from '../data/stale-scores.ts';
 import { scoreVersions } from '../data/version-scores.ts';
 import type { ReadBackAccount } from './read-back.ts';
-
-const CHUNK = 20;
-/** Milliseconds between two times that scores are kept. */
-const KEEP_EVERY = 700;
 
 const vocabulary = new Vocabulary();
 /** What the last restore changed, until it is taken back. */
@@ -41,28 +35,8 @@ export const jobs = {
   },
 
   /** Computes the scores of posts whose kept score is missing or out of date, and keeps them. Answers how many. */
-  async refreshScores(siteId: string): Promise<number> {
-    const found = await staleScores(siteId);
-    if (!found) return 0;
-    const { stale, keyOf, data } = found;
-    const scene = sceneOf(data);
-    let waiting: ScoreRow[] = [];
-    let kept = Date.now();
-    for (let from = 0; from < stale.length; from += CHUNK) {
-      const chunk = stale.slice(from, from + CHUNK);
-      const bodies = await database().bodies.bulkGet(chunk.map((row) => row.id));
-      chunk.forEach(({ id, fields }, at) => {
-        const document = { fields, draft: finishedBody(bodies[at]) };
-        waiting.push(scoreRow({ id, siteId, key: keyOf(chunk[at]) }, document, scene, vocabulary));
-      });
-      // Each time they are kept, every list that shows them is read again.
-      if (from + CHUNK < stale.length && Date.now() - kept < KEEP_EVERY) continue;
-      await database().scores.bulkPut(waiting);
-      waiting = [];
-      kept = Date.now();
-    }
-    return stale.length;
-  },
+  refreshScores: async (siteId: string): Promise<number> =>
+    (await refreshStaleScores(siteId, vocabulary)) ?? 0,
 
   /** What became of a post on its way to its readers: the page as they get it beside the version that was sent. */
   async readPageBack(

@@ -18,16 +18,15 @@ import type { PageReadRow } from '../data/audit-rows.ts';
 import { keepAudit } from '../data/audits.ts';
 import { database } from '../data/database.ts';
 import { readPerformanceRows } from '../data/performance-chunks.ts';
-import { finishedBody, postsOf } from '../data/posts.ts';
+import { postsOf } from '../data/posts.ts';
+import { readScene } from '../data/read-scene.ts';
+import { refreshStaleScores } from '../data/refresh-scores.ts';
 import { sceneOf } from '../data/scene.ts';
 import type { SceneData } from '../data/scene-data.ts';
-import { scoreRow } from '../data/score-row.ts';
 import { scoresOf } from '../data/scores.ts';
 import { staleScores } from '../data/stale-scores.ts';
 import { stillWanted } from './called-off.ts';
 
-/** Posts that are scored, and kept, in one go: what is stopped loses no more. */
-const CHUNK = 20;
 /** How often posts that were written meanwhile are looked at once more. */
 const ROUNDS = 3;
 
@@ -53,35 +52,21 @@ export interface CheckedPage extends PageCheck {
   topQuery: string;
 }
 
-/** Scores every post whose score is not known as it stands, keeping as it goes. */
+/** Scores every post whose score is not known as it stands, keeping as it goes; such as were written meanwhile once more. */
 async function scoreAll(
   siteId: string,
   job: string,
   tell: (done: number) => void,
 ): Promise<SceneData | null> {
-  for (let round = 1; ; round++) {
-    const found = await staleScores(siteId);
-    if (!found) return null;
-    const { stale, keyOf, data } = found;
-    if (stale.length === 0 || round > ROUNDS) return data;
-    const scene = sceneOf(data);
-    const known = data.posts.length - stale.length;
-    for (let from = 0; from < stale.length; from += CHUNK) {
-      const chunk = stale.slice(from, from + CHUNK);
-      const bodies = await database().bodies.bulkGet(chunk.map(({ id }) => id));
-      const rows = chunk.map((row, at) =>
-        scoreRow(
-          { id: row.id, siteId, key: keyOf(row) },
-          { fields: row.fields, draft: finishedBody(bodies[at]) },
-          scene,
-          vocabulary,
-        ),
-      );
-      await database().scores.bulkPut(rows);
-      tell((known + from + chunk.length) / Math.max(1, data.posts.length));
+  for (let round = 1; round <= ROUNDS; round++) {
+    const stale = await refreshStaleScores(siteId, vocabulary, async (scored, of) => {
+      tell(scored / Math.max(1, of));
       await stillWanted(job);
-    }
+    });
+    if (stale === null) return null;
+    if (stale === 0) break;
   }
+  return readScene(siteId);
 }
 
 /** The scene of a site with its other pages among its posts, so that what several say is found. */

@@ -40,6 +40,9 @@ export async function movePost(site: SiteRow, id: string, local: string): Promis
   if (status === 'scheduled' && wayOf(site)) {
     await handOver(site, id, local);
     return async () => {
+      const now = await database().posts.get(id);
+      if (now?.fields.status !== 'scheduled' || now.fields.date !== instant)
+        return 'It was moved once more since: it stays where it is.';
       if (Date.parse(date) <= Date.now()) return 'The time that it had before is over: it stays where it is.';
       await handOver(site, id, localTime(zone, date));
       return '';

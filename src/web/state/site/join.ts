@@ -8,6 +8,7 @@ import { loadPost, setDeleted } from '../../data/posts.ts';
 import { keepForGood, keepVersion } from '../../data/versions.ts';
 import { standIn } from '../../services/publishing.ts';
 import type { PlannedJoin } from '../../workers/site-join.ts';
+import { failureInWords } from '../attempt.ts';
 import { changeOtherPost, rewriteOtherPost } from '../post/change-other-post.ts';
 import { orderAgain, releaseBy, wayOf } from '../post/publish-post.ts';
 import { lookAtSending, sentQuietly } from '../sending.ts';
@@ -133,26 +134,34 @@ export async function joinPosts(siteId: string, plan: PlannedJoin): Promise<Join
   if (unfiled) backs.push(unfiled);
   await setDeleted([other], new Date().toISOString());
   backs.push(() => setDeleted([other], ''));
-  const untold = redirect ? await tellBlog(siteId) : '';
-  const { sent, back } = await sendJoined(site, keeper);
-  if (back) backs.push(back);
+  let untold = redirect ? await tellBlog(siteId) : '';
   const otherPost = { siteId, id: other, title: titles.other };
-  if (stands) {
-    sentQuietly(other);
-    await orderAgain(otherPost, site, stands, 'withdraw', redirect?.to ?? '');
+  let sent: Resent | null = null;
+  let isWithdrawn = false;
+  let anew: Awaited<ReturnType<typeof resendOrdered>> = { resent: [], unsent: [] };
+  try {
+    const joined = await sendJoined(site, keeper);
+    sent = joined.sent;
+    if (joined.back) backs.push(joined.back);
+    if (stands) {
+      sentQuietly(other);
+      await orderAgain(otherPost, site, stands, 'withdraw', redirect?.to ?? '');
+      isWithdrawn = true;
+    }
+    const ids = mend.map(({ postId }) => postId);
+    if (redirect) anew = await resendOrdered(site, ids, new Map(), new Map([[redirect.from, redirect.to]]));
+  } catch (error) {
+    // All that is here is joined, and can be taken back: what did not get through is said.
+    untold = `Not all of it was handed over: ${failureInWords(error)}`;
   }
-  const moves = new Map(redirect ? [[redirect.from, redirect.to]] : []);
-  const ids = mend.map(({ postId }) => postId);
-  const { resent, unsent } = redirect
-    ? await resendOrdered(site, ids, new Map(), moves)
-    : { resent: [], unsent: [] };
-  const isUnderWay = sent !== null || stands !== null || resent.length > 0;
+  const { resent, unsent } = anew;
+  const isUnderWay = sent !== null || isWithdrawn || resent.length > 0;
   if (isUnderWay) await lookAtSending();
   const takeBack = async () => {
     if (isUnderWay) await lookAtSending();
     const stays = await allTakenBack(backs)();
     const problem = redirect ? await tellBlog(siteId) : '';
-    if (stands) {
+    if (stands && isWithdrawn) {
       sentQuietly(other);
       await orderAgain(otherPost, site, { ...stands, withdrawn: true }, 'restore');
     }
@@ -160,5 +169,5 @@ export async function joinPosts(siteId: string, plan: PlannedJoin): Promise<Join
     if (isUnderWay) await lookAtSending();
     return [stays, problem].filter((said) => typeof said === 'string' && said !== '').join(' ');
   };
-  return { left, isSent: sent !== null, isWithdrawn: stands !== null, unsent, untold, takeBack };
+  return { left, isSent: sent !== null, isWithdrawn, unsent, untold, takeBack };
 }

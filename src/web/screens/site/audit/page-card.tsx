@@ -28,7 +28,7 @@ export function PageCard({
   const isFit = faults.length === 0;
   const change = (to: { kind?: PageKind; keyword?: string }) =>
     attempt(
-      changeRow(database().pageReads, [siteId, path] as unknown as string, () => to).then(onChanged),
+      changeRow(database().pageReads, [siteId, path], () => to).then(onChanged),
       'It could not be kept',
     );
   const [typed, setTyped] = useState(keyword);
