@@ -12,6 +12,7 @@ const above = [
   'formats',
   'blog',
   'audit',
+  'performance',
 ];
 const upward = coreOrder.map((room, at) => ({
   name: `core-${room}-looks-down-only`,

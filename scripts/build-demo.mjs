@@ -6,6 +6,7 @@ import { root } from './prepare.mjs';
 
 register();
 const { buildWorld } = await import('../src/server/market/world-data.ts');
+const { unpackKeywords } = await import('../src/core/research/index.ts');
 const { World } = await import('../src/server/market/world.ts');
 const { blogSeed, demoBundle, demoTalk, firstStudy, STUDIED } = await import('../src/demo/bundle.ts');
 const source = join(root, 'src', 'demo');
@@ -24,7 +25,15 @@ const study = await firstStudy({
     .sort((a, b) => (b.volume ?? 0) - (a.volume ?? 0))
     .slice(0, 60),
 });
-const bundle = demoBundle(source, [study], [await demoTalk(source)]);
+const seasons = new Map(
+  unpackKeywords(world.keywords.GB).map(({ phrase, months }) => [phrase.toLowerCase(), months]),
+);
+const bundle = demoBundle(
+  source,
+  [study],
+  [await demoTalk(source)],
+  (phrase) => seasons.get(phrase.toLowerCase()) ?? null,
+);
 writeFileSync(join(target, 'scenario.json'), JSON.stringify(bundle));
 // What has been published already stands on the blog when it begins.
 writeFileSync(join(root, 'dist', 'blog.json'), JSON.stringify(blogSeed(source, bundle)));

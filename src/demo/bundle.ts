@@ -18,7 +18,9 @@ import { sceneData, scoreKeys } from '../web/data/scene-data.ts';
 import { scoreRow } from '../web/data/score-row.ts';
 import { siteRow } from '../web/data/sites.ts';
 import type { TalkRow } from '../web/data/talk-rows.ts';
+import { earlierVersions, readPast } from './earlier-versions.ts';
 import { demoExamples, demoVoice } from './examples.ts';
+import { searchPast } from './search-past.ts';
 import { type DemoStudy, demoStudy, type StudyDemand } from './study.ts';
 
 const SITE_ID = 'site-1';
@@ -68,6 +70,7 @@ export function demoBundle(
   folder: string,
   studies: readonly DemoStudy[] = [],
   talks: readonly TalkRow[] = [],
+  monthsOf: (phrase: string) => readonly number[] | null = () => null,
 ): DemoBundle {
   const reading = readSiteFile(readFileSync(join(folder, 'site.json'), 'utf8'));
   if (reading.problem !== null) throw new Error(reading.problem);
@@ -97,6 +100,7 @@ export function demoBundle(
   // The database hands posts and pictures out in the order of their keys; scores are filed under what that gives.
   posts.sort((a, b) => (a.row.id < b.row.id ? -1 : 1));
   const voice = demoVoice(posts, MADE);
+  const past = readPast(folder);
   const site = { ...bare, house: { ...house, voices: [voice], writing: { way: STAND_IN, voice: voice.id } } };
   const media = join(folder, 'media');
   const pictures = readdirSync(media)
@@ -128,7 +132,8 @@ export function demoBundle(
     scores,
     lists: readLists(folder),
     ideas: readIdeas(folder),
-    performance: readExport(folder),
+    versions: earlierVersions(posts, past.versions),
+    searchFigures: searchPast(readExport(folder), past.turns, monthsOf),
     studies: [...studies],
     talks: [...talks],
     reuses: demoReuses(posts, site.baseAddress),

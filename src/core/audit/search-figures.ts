@@ -22,6 +22,8 @@ export function figuresByPath(
     own.clicks += clicks;
     own.impressions += impressions;
     found.set(path, own);
+    // What search keeps back has no query.
+    if (query === '') continue;
     const asked = queries.get(path) ?? new Map<string, number>();
     asked.set(query, (asked.get(query) ?? 0) + impressions);
     queries.set(path, asked);

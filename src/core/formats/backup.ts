@@ -1,5 +1,6 @@
 import { Inflate, strFromU8, strToU8, type Zippable, zipSync } from 'fflate';
 import { bytesInWords, cleanDraft, cleanFields, readZip, UnreadableFile } from '../draft/index.ts';
+import { isSoundPart } from '../performance/index.ts';
 import { isConsistent } from '../research/index.ts';
 import type { BackupData } from './backup-data.ts';
 import { setDamagedAside } from './salvage-backup.ts';
@@ -221,6 +222,12 @@ async function loosenedRows(
   if (data.keywords)
     data.keywords = await keep(data.keywords, ({ packed }) =>
       isConsistent(packed) ? null : 'a part of the keywords, whose columns do not fit together, is left out',
+    );
+  if (data.searchFigures)
+    data.searchFigures = await keep(data.searchFigures, ({ part }) =>
+      isSoundPart(part)
+        ? null
+        : `search performance of ${part.from} to ${part.to}, whose columns do not fit together, is left out`,
     );
   if (data.studyPages)
     data.studyPages = await keep(data.studyPages, async ({ key, packed }) => {

@@ -18,6 +18,7 @@ const TABLE_NAMES: ReadonlyMap<string, string> = new Map(
     ticks: 'the ticks of a checklist',
     keywords: 'a part of the keywords',
     performance: 'a part of the search performance',
+    searchFigures: 'search performance of some days',
     lists: 'a list of keywords',
     ideas: 'an idea',
     studies: 'a study',

@@ -77,7 +77,7 @@ const LOST_E =
 
 /** Forms of irregular verbs that are more often words of their own. */
 const OWN_WORDS = new Set(
-  'bit left ground lay lit media felt saw rose wound bound spoke dove stove data born thought tired'.split(
+  'bit left ground lay lit media felt saw rose wound bound spoke dove stove data born thought tired rent rove'.split(
     ' ',
   ),
 );

@@ -11,6 +11,13 @@ export function shiftMonth(month: string, months: number): string {
   return new Date(Date.UTC(year, number - 1 + months, 1)).toISOString().slice(0, 7);
 }
 
+/** The same day so many months before, or the last of that month where it has none: `monthsBefore('2026-05-31', 3)` is `2026-02-28`. */
+export function monthsBefore(day: string, months: number): string {
+  const [year, month, date] = day.split('-').map(Number);
+  const last = new Date(Date.UTC(year, month - months, 0)).getUTCDate();
+  return new Date(Date.UTC(year, month - 1 - months, Math.min(date, last))).toISOString().slice(0, 10);
+}
+
 /** Days from one to another. */
 export const daysBetween = (from: string, to: string): number => Math.round((at(to) - at(from)) / DAY);
 

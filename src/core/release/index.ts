@@ -8,7 +8,7 @@
  * that a calendar shows, `rhythm` tells gaps and pile-ups in what is to come.
  */
 export { type Appearance, appearances } from './appearances.ts';
-export { daysBetween, monthWeeks, shiftDay, shiftMonth, weekOf } from './calendar-days.ts';
+export { daysBetween, monthsBefore, monthWeeks, shiftDay, shiftMonth, weekOf } from './calendar-days.ts';
 export { datesOfGoingOut, keptOutOfPlan, type OutAt } from './going-out.ts';
 export { holdingBack, type LookAt, type LookItem, lastLook } from './last-look.ts';
 export type { ToFill } from './left-to-fill.ts';

@@ -94,6 +94,8 @@ export {
 export { type Held, type Holding, type KnownPost, OwnPhrases } from './own-phrases.ts';
 export { isConsistent, type PackedKeywords, packKeywords, unpackKeywords } from './pack-keywords.ts';
 export {
+  type DatedRow,
+  dayOrderOfTable,
   looksLikePerformance,
   PERFORMANCE_COLUMNS,
   type PerformanceColumn,
@@ -104,6 +106,7 @@ export {
 } from './performance.ts';
 export { fieldOf, meaningKey } from './phrase-meaning.ts';
 export { phraseStems, researchStem } from './phrase-stems.ts';
+export { type DayOrder, type DaySpan, dayOrderOf, periodInName, readDays } from './read-day.ts';
 export { type Related, type Relation, relatedPhrases } from './related.ts';
 export { defaultResearchRules, type OpportunityWeights, type ResearchRules } from './research-rules.ts';
 export { MONTH_NAMES, type Season, seasonAhead, seasonOf, weeksUntil } from './season.ts';

@@ -70,7 +70,8 @@ export function nearWins(
   const vocabulary = new Vocabulary();
   return rows
     .filter(
-      ({ position, impressions }) => position >= FROM && position <= TO && impressions >= leastImpressions,
+      ({ query, position, impressions }) =>
+        query !== '' && position >= FROM && position <= TO && impressions >= leastImpressions,
     )
     .map((row): NearWin => {
       const path = pathOf(row.page);

@@ -164,6 +164,18 @@ export const routes: RouteObject[] = [
         }),
       },
       {
+        path: 'site/performance',
+        lazy: async () => ({
+          Component: (await import('../screens/site/performance/performance.tsx')).Performance,
+        }),
+      },
+      {
+        path: 'site/performance/page',
+        lazy: async () => ({
+          Component: (await import('../screens/site/performance/page-performance.tsx')).PagePerformance,
+        }),
+      },
+      {
         path: 'site/links',
         lazy: async () => ({ Component: (await import('../screens/site/map/link-map.tsx')).LinkMap }),
       },

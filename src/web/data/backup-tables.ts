@@ -1,6 +1,6 @@
 import type { AuditRow, PageReadRow } from './audit-rows.ts';
 import type { BodyRow, PageRow, PictureRow, PostRow, SiteRow, TickRow, VersionRow } from './post-rows.ts';
-import type { IdeaRow, KeywordChunkRow, ListRow, PerformanceChunkRow } from './research-rows.ts';
+import type { IdeaRow, KeywordChunkRow, ListRow, SearchFigureRow } from './research-rows.ts';
 import type { ReuseRow } from './reuse-rows.ts';
 import type { BriefRow, GenerationRow, StudyPageRow, StudyRow } from './study-rows.ts';
 import type { TalkRow } from './talk-rows.ts';
@@ -15,7 +15,7 @@ export interface BackupTables {
   pictures: PictureRow[];
   ticks: TickRow[];
   keywords: KeywordChunkRow[];
-  performance: PerformanceChunkRow[];
+  searchFigures: SearchFigureRow[];
   lists: ListRow[];
   ideas: IdeaRow[];
   studies: StudyRow[];
@@ -38,7 +38,7 @@ export const BACKUP_TABLES = [
   'pictures',
   'ticks',
   'keywords',
-  'performance',
+  'searchFigures',
   'lists',
   'ideas',
   'studies',

@@ -6,6 +6,8 @@ import { sha256 } from './digest.ts';
 import { pictureType } from './import-files.ts';
 import { mergedBackup } from './merge-backup.ts';
 import { type ReplacedRows, withReplacedRows } from './replaced-rows.ts';
+import type { UndatedPerformanceRow } from './research-rows.ts';
+import { figureRowsOfUndated } from './undated-performance.ts';
 
 /** Every table as a backup holds it, with the files that its pictures name. Damaged records are set aside and named. */
 export async function backupData(): Promise<{
@@ -67,8 +69,13 @@ export async function restoreBackup(
   now: string,
   beside?: ReadonlyMap<string, Uint8Array>,
 ): Promise<{ done: Restored; replaced: ReplacedRows }> {
-  const backup = await readBackupFile<BackupTables>(bytes, sha256, beside);
+  const backup = await readBackupFile<BackupTables & { performance?: UndatedPerformanceRow[] }>(
+    bytes,
+    sha256,
+    beside,
+  );
   for (const name of LATER_TABLES) backup.data[name] ??= [];
+  backup.data.searchFigures.push(...figureRowsOfUndated(backup.data.performance ?? []));
   backup.data.sites = backup.data.sites.map((site) => ({
     ...site,
     house: site.house ?? emptyHouse(),

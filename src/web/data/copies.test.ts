@@ -11,10 +11,10 @@ import { MemoryFolder } from './folder.test-data.ts';
 import { addIdeas } from './ideas.ts';
 import { chunksOf, stampRow } from './keyword-chunks.ts';
 import { addToList } from './lists.ts';
-import { writePerformanceRows } from './performance-chunks.ts';
 import { keepPicture } from './picture-store.ts';
 import { addPost, setDeleted } from './posts.ts';
 import { addReuse } from './reuses.ts';
+import { keepExport } from './search-figures.ts';
 import { addPages, ensureSite } from './sites.ts';
 import { addStudy } from './studies.ts';
 import { pageRowOf } from './study-pages.ts';
@@ -62,8 +62,9 @@ beforeEach(async () => {
   await setTick(siteId, 'a', 'x', true);
   const keywords = [{ ...bareKeyword('tide table', 'GB', source), volume: 90 }];
   await database().keywords.bulkPut([...chunksOf(siteId, keywords), stampRow(siteId, 5)]);
-  const row = { query: 'tide', page: '/a', clicks: 1, impressions: 9, position: 4 };
-  await writePerformanceRows(siteId, { source, rows: [row] });
+  const day = { from: '2026-11-03', to: '2026-11-03' };
+  const row = { query: 'tide', page: '/a', clicks: 1, impressions: 9, position: 4, ...day };
+  await keepExport(siteId, [row], source, NOW);
   await addToList(siteId, { name: 'Tides', region: 'GB' }, ['tide table'], NOW);
   const idea = {
     origin: 'hand',

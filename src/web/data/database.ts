@@ -1,6 +1,6 @@
 import Dexie, { type DexieOptions, type Table } from 'dexie';
 import type { AuditRow, PageReadRow } from './audit-rows.ts';
-import { houseForSites, pagesOutOfSettings, wholeFieldsOfPosts } from './migrations.ts';
+import { datedPerformance, houseForSites, pagesOutOfSettings, wholeFieldsOfPosts } from './migrations.ts';
 import type {
   BlobRow,
   BodyRow,
@@ -12,7 +12,7 @@ import type {
   TickRow,
   VersionRow,
 } from './post-rows.ts';
-import type { IdeaRow, KeywordChunkRow, ListRow, PerformanceChunkRow } from './research-rows.ts';
+import type { IdeaRow, KeywordChunkRow, ListRow, SearchFigureRow } from './research-rows.ts';
 import type { ReuseRow } from './reuse-rows.ts';
 import type { BriefRow, GenerationRow, StudyPageRow, StudyRow } from './study-rows.ts';
 import type { RecordingRow, TalkRow } from './talk-rows.ts';
@@ -29,7 +29,7 @@ class Database extends Dexie {
   scores!: Table<ScoreRow, string>;
   ticks!: Table<TickRow, [string, string]>;
   keywords!: Table<KeywordChunkRow, [string, number]>;
-  performance!: Table<PerformanceChunkRow, [string, number]>;
+  searchFigures!: Table<SearchFigureRow, [string, string]>;
   lists!: Table<ListRow, string>;
   ideas!: Table<IdeaRow, string>;
   studies!: Table<StudyRow, string>;
@@ -84,6 +84,8 @@ class Database extends Dexie {
       reuses: 'id, siteId, [siteId+postId]',
     });
     this.version(10).stores({ audits: '[siteId+day], siteId', pageReads: '[siteId+path], siteId' });
+    this.version(11).stores({ searchFigures: '[siteId+id], siteId' }).upgrade(datedPerformance);
+    this.version(12).stores({ performance: null });
   }
 }
 

@@ -1,8 +1,8 @@
 import type { PictureSize } from '../../core/criteria/index.ts';
 import type { Draft } from '../../core/draft/index.ts';
-import type { PerformanceRow } from '../../core/research/index.ts';
+import type { FigurePart } from '../../core/performance/index.ts';
 import type { SitePage } from '../../core/site/index.ts';
-import type { PostRow, ScoreRow, SiteRow } from './post-rows.ts';
+import type { PostRow, ScoreRow, SiteRow, VersionRow } from './post-rows.ts';
 import type { IdeaRow, ListRow } from './research-rows.ts';
 import type { ReuseRow } from './reuse-rows.ts';
 import type { GenerationRow, StudyPageRow, StudyRow } from './study-rows.ts';
@@ -19,7 +19,9 @@ export interface DemoBundle {
   scores: ScoreRow[];
   lists: ListRow[];
   ideas: IdeaRow[];
-  performance: PerformanceRow[];
+  searchFigures: FigurePart[];
+  /** Posts as they were sent out earlier. */
+  versions: VersionRow[];
   /** Studies with the content of their pages. */
   studies: { row: StudyRow; pages: StudyPageRow[] }[];
   /** Texts that patterns have made already. */

@@ -1,8 +1,8 @@
+import { partId } from '../../core/performance/index.ts';
 import type { PackedKeywords } from '../../core/research/index.ts';
 import { database } from './database.ts';
 import type { DemoBundle } from './demo-bundle.ts';
 import { stampRow } from './keyword-chunks.ts';
-import { writePerformanceRows } from './performance-chunks.ts';
 import { keepPicture } from './picture-store.ts';
 import { pageRow } from './post-rows.ts';
 import { takeReplacedBack, withReplacedRows } from './replaced-rows.ts';
@@ -14,8 +14,8 @@ async function fetched(path: string): Promise<Response> {
   return response;
 }
 
-/** Where the demo's figures of its own site come from. */
-const EXPORT = { name: 'performance.csv', date: '2026-11-16' };
+/** The day on which the demo's figures of its own site were read last. */
+const FIGURES_READ = '2026-11-16T09:00:00.000Z';
 
 /** Fills an empty database with the demo scenario; one that holds anything is left alone. */
 export async function fillDemo(): Promise<void> {
@@ -28,7 +28,8 @@ export async function fillDemo(): Promise<void> {
     scores,
     lists,
     ideas,
-    performance,
+    searchFigures,
+    versions,
     studies,
     generations,
     talks,
@@ -59,7 +60,10 @@ export async function fillDemo(): Promise<void> {
     await database().reuses.bulkAdd(reuses);
     await database().studyPages.bulkPut(studies.flatMap(({ pages: contents }) => contents));
     await database().keywords.bulkAdd([{ siteId: site.id, chunk: 0, packed }, stampRow(site.id, Date.now())]);
-    await writePerformanceRows(site.id, { source: EXPORT, rows: performance });
+    await database().searchFigures.bulkAdd(
+      searchFigures.map((part) => ({ siteId: site.id, id: partId(part), part, changed: FIGURES_READ })),
+    );
+    await database().versions.bulkAdd(versions);
     await database().sites.add(site);
   });
 }

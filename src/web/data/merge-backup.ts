@@ -1,14 +1,14 @@
 import equal from 'fast-deep-equal/es6';
 import { draftWithPicturesMoved, fieldsWithPicturesMoved } from '../../core/draft/index.ts';
+import { joinedPart } from '../../core/performance/index.ts';
 import { KeywordBook, unpackKeywords } from '../../core/research/index.ts';
 import { emptyHouse } from '../../core/site/index.ts';
 import { BACKUP_TABLES, type BackupTables } from './backup-tables.ts';
 import { database } from './database.ts';
 import { chunksOf, readKeywords, stampRow } from './keyword-chunks.ts';
-import { readPerformanceRows, writePerformanceRows } from './performance-chunks.ts';
 import { freeName, MEDIA } from './picture-store.ts';
 import type { BodyRow, PictureRow, PostRow, SiteRow, VersionRow } from './post-rows.ts';
-import type { KeywordChunkRow, PerformanceChunkRow } from './research-rows.ts';
+import type { KeywordChunkRow, SearchFigureRow } from './research-rows.ts';
 import type { StudyRow } from './study-rows.ts';
 
 /** The name that every first site had before ids were made at random. */
@@ -99,14 +99,10 @@ async function mergedStudies(incoming: readonly StudyRow[]): Promise<StudyRow[]>
   return rows.map((row) => ({ ...row, posts: row.posts.filter((id) => !taken.has(id)) }));
 }
 
-/** Keywords merge phrase by phrase; of two exports the one of the later date stays. */
-async function mergedKeywords(
-  data: BackupTables,
-  now: string,
-): Promise<Pick<BackupTables, 'keywords' | 'performance'>> {
+/** Keywords merge phrase by phrase. */
+async function mergedKeywords(data: BackupTables, now: string): Promise<KeywordChunkRow[]> {
   const keywords: KeywordChunkRow[] = [];
-  const performance: PerformanceChunkRow[] = [];
-  for (const siteId of new Set([...data.keywords, ...data.performance].map((row) => row.siteId))) {
+  for (const siteId of new Set(data.keywords.map((row) => row.siteId))) {
     const known = await readKeywords(siteId);
     const book = new KeywordBook(known.records);
     const chunks = data.keywords.filter((row) => row.siteId === siteId && row.chunk >= 0);
@@ -118,13 +114,21 @@ async function mergedKeywords(
         // No count that was here before may come again with other keywords behind it.
         stampRow(siteId, Math.max(known.stamp + 1, Date.parse(now))),
       );
-    const own = await readPerformanceRows(siteId);
-    const theirs = data.performance.filter((row) => row.siteId === siteId);
-    if (theirs.length === 0 || (own && own.source.date > theirs[0].source.date)) continue;
-    await writePerformanceRows(siteId, null);
-    performance.push(...theirs);
   }
-  return { keywords, performance };
+  return keywords;
+}
+
+/** Search figures of the same days merge row by row: of two that differ the later read stands. */
+async function mergedFigures(incoming: readonly SearchFigureRow[]): Promise<SearchFigureRow[]> {
+  const here = await database().searchFigures.bulkGet(
+    incoming.map(({ siteId, id }): [string, string] => [siteId, id]),
+  );
+  return incoming.map((row, at) => {
+    const own = here[at];
+    if (!own) return row;
+    const [older, newer] = own.changed < row.changed ? [own, row] : [row, own];
+    return { ...newer, part: joinedPart(older.part, newer.part) };
+  });
 }
 
 /** Pictures under names that are free here, and the rows that name them changed with them. */
@@ -218,7 +222,8 @@ export async function mergedBackup(
       sites,
       pages: await missing('pages', data.pages, ({ siteId, path }) => [siteId, path]),
       ticks: await newer('ticks', data.ticks, ({ siteId, postId }) => [siteId, postId]),
-      ...(await mergedKeywords(data, now)),
+      keywords: await mergedKeywords(data, now),
+      searchFigures: await mergedFigures(data.searchFigures),
       lists: await newer('lists', data.lists, ({ id }) => id),
       ideas: await newer('ideas', data.ideas, ({ id }) => id),
       studies: await mergedStudies(data.studies),

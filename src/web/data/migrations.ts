@@ -2,6 +2,8 @@ import type { Transaction } from 'dexie';
 import { type PostFields, wholeFields } from '../../core/draft/index.ts';
 import { emptyHouse, type SitePage } from '../../core/site/index.ts';
 import { pageRow, type SiteRow } from './post-rows.ts';
+import type { UndatedPerformanceRow } from './research-rows.ts';
+import { figureRowsOfUndated } from './undated-performance.ts';
 
 /** Version 1 kept the pages of a site among its settings. */
 export async function pagesOutOfSettings(transaction: Transaction): Promise<void> {
@@ -29,4 +31,10 @@ export async function wholeFieldsOfPosts(transaction: Transaction): Promise<void
       .modify((row: { fields: PostFields }) => {
         row.fields = wholeFields(row.fields);
       });
+}
+
+/** Before version 11 one export was kept, without saying of which days it was. */
+export async function datedPerformance(transaction: Transaction): Promise<void> {
+  const rows = (await transaction.table('performance').toArray()) as UndatedPerformanceRow[];
+  await transaction.table('searchFigures').bulkPut(figureRowsOfUndated(rows));
 }

@@ -1,3 +1,4 @@
+import type { FigurePart } from '../../core/performance/index.ts';
 import type { FigureSource, IdeaDraft, PackedKeywords, PerformanceRow } from '../../core/research/index.ts';
 
 /** A part of a site's keywords, as columns: they are many, and a worker reads them whole. */
@@ -10,8 +11,18 @@ export interface KeywordChunkRow {
   stamp?: number;
 }
 
-/** A part of the performance export that was read last. */
-export interface PerformanceChunkRow {
+/** Search figures of some days. */
+export interface SearchFigureRow {
+  siteId: string;
+  /** What tells it from others of the site. */
+  id: string;
+  part: FigurePart;
+  /** UTC instant of the last change. */
+  changed: string;
+}
+
+/** A part of the one performance export that databases before version 11, and backups of those days, kept. */
+export interface UndatedPerformanceRow {
   siteId: string;
   chunk: number;
   source: FigureSource;

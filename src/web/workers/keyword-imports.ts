@@ -1,6 +1,8 @@
 import {
   type BadRow,
   type ColumnMapping,
+  type DaySpan,
+  dayOrderOfTable,
   type FigureSource,
   type Keyword,
   KeywordRows,
@@ -9,8 +11,9 @@ import {
   phraseKey,
   tableBatches,
 } from '../../core/research/index.ts';
+import type { RowBack } from '../data/change-row.ts';
 import { readKeywords, writeKeywords } from '../data/keyword-chunks.ts';
-import { writePerformanceRows } from '../data/performance-chunks.ts';
+import { keepExport } from '../data/search-figures.ts';
 import { counted } from '../ui/figures.ts';
 import { stillWanted } from './called-off.ts';
 import { forgetDesk, keepKeywords } from './site-desk.ts';
@@ -23,6 +26,12 @@ export interface TableReading {
   mapping: ColumnMapping;
   region: string;
   source: FigureSource;
+}
+
+/** How a performance export is to be read. */
+export interface PerformanceReading extends TableReading {
+  /** The days that rows without a date are of. */
+  period: DaySpan;
 }
 
 /** What came of an import. */
@@ -44,6 +53,9 @@ export type Tell = (done: number) => void;
 /** Bad rows that are named one by one; the rest are counted. */
 const MOST_NAMED = 100;
 const BATCH = 5000;
+
+/** The way back of the performance exports that were read, by their jobs. */
+const exportsBack = new Map<string, RowBack>();
 
 /** The keywords that an import brought, as they were kept before and after it, by its job: those of the last one. */
 const remembered = new Map<string, { before: Map<string, Keyword>; after: Map<string, Keyword> }>();
@@ -129,27 +141,41 @@ export const keywordImports = {
     return since === 0 ? '' : `${counted(since, 'phrase')} changed since and left so.`;
   },
 
-  /** Reads a performance export in place of the one before. */
+  /** Reads a performance export into what is known of the site: nothing of it counts twice. It can be taken back by the sign of the job. */
   async importPerformance(
     siteId: string,
     text: string,
-    reading: TableReading,
+    reading: PerformanceReading,
     job: string,
     tell: Tell,
   ): Promise<ImportResult> {
-    const rows = new PerformanceRows(reading.mapping as Partial<Record<PerformanceColumn, number>>);
+    const mapping = reading.mapping as Partial<Record<PerformanceColumn, number>>;
+    // Where days could be written either way, the site's country tells.
+    const usual = reading.region === 'US' ? 'month-first' : 'day-first';
+    const order = dayOrderOfTable(text, reading.delimiter, mapping, usual);
+    const rows = new PerformanceRows(mapping, { period: reading.period, order });
     await takeRows(job, text, reading, rows, tell);
     const taken = rows.rows;
-    await writePerformanceRows(siteId, { source: reading.source, rows: taken });
+    const { count, back } = await keepExport(siteId, taken, reading.source, new Date().toISOString());
+    exportsBack.set(job, back);
     tell(1);
     return {
       taken: taken.length,
-      fresh: taken.length,
-      merged: 0,
+      fresh: count.fresh,
+      merged: count.changed + count.same,
       bad: rows.bad.length,
       examples: rows.bad.slice(0, MOST_NAMED),
       badCells: rows.cells.length,
       cellExamples: rows.cells.slice(0, MOST_NAMED),
     };
+  },
+
+  /** Takes a performance export back; answers in words what stays, empty where nothing does. */
+  async undoPerformance(job: string): Promise<string> {
+    const back = exportsBack.get(job);
+    if (!back) return 'This import can no longer be taken back.';
+    const left = await back();
+    exportsBack.delete(job);
+    return left;
   },
 };

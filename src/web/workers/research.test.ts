@@ -171,13 +171,14 @@ describe('a table', () => {
 });
 
 describe('a performance export', () => {
-  it('shows near wins of the posts, and is replaced by the next', async () => {
+  it('shows near wins of the posts, and counts once what the next brings again', async () => {
     const fields = { ...emptyFields(), title: 'Panniers', slug: 'panniers', keyword: 'waterproof panniers' };
     await addPost(siteId, 'p', NOW, { fields, draft: readMarkdown('Text.').draft });
     const text =
       'query,page,clicks,impressions,position\nwaterproof panniers,https://www.saltmarsh.example/journal/panniers/,5,900,8\nbell,https://other.example/journal/panniers,5,900,8\n';
     const mapping = { query: 0, page: 1, clicks: 2, impressions: 3, position: 4 } as never;
-    const how = { delimiter: ',', headed: true, mapping, region: 'GB', source };
+    const period = { from: '2026-08-01', to: '2026-10-31' };
+    const how = { delimiter: ',', headed: true, mapping, region: 'GB', source, period };
     expect(await research.nearWins(siteId)).toBeNull();
     expect(await research.importPerformance(siteId, text, how, 'a', () => {})).toMatchObject({
       taken: 2,
@@ -189,8 +190,22 @@ describe('a performance export', () => {
       ['bell', undefined, 'none'],
       ['waterproof panniers', 'p', 'primary'],
     ]);
-    await research.importPerformance(siteId, text.split('\n').slice(0, 2).join('\n'), how, 'b', () => {});
-    expect((await research.nearWins(siteId))!.queries).toBe(1);
+    const again = text
+      .replace('bell,https://other.example/journal/panniers,5,900,8\n', '')
+      .replace(',5,900,8', ',6,950,7');
+    expect(await research.importPerformance(siteId, again, how, 'b', () => {})).toMatchObject({
+      taken: 1,
+      fresh: 0,
+      merged: 1,
+    });
+    const now = (await research.nearWins(siteId))!;
+    expect(now.queries).toBe(2);
+    expect(now.wins.find(({ row }) => row.query === 'waterproof panniers')?.row).toMatchObject({
+      clicks: 6,
+      impressions: 950,
+    });
+    expect(await research.undoPerformance('b')).toBe('');
+    expect((await research.nearWins(siteId))!.wins[1].row.impressions).toBe(900);
   });
 });
 

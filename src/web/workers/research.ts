@@ -1,8 +1,6 @@
-import { comparablePath } from '../../core/listing/index.ts';
 import {
   bareKeyword,
   didYouMean,
-  type FigureSource,
   freshIdeas,
   type IdeaDraft,
   type Intent,
@@ -11,19 +9,17 @@ import {
   ideasFromHeadings,
   ideasFromOffer,
   ideasFromTitles,
-  type NearWin,
-  nearWins,
-  type OwnPage,
   writeKeywordTable,
 } from '../../core/research/index.ts';
-import { dateIn, pathOfPost, researchRulesOf } from '../../core/site/index.ts';
+import { dateIn } from '../../core/site/index.ts';
 import { openDatabase } from '../data/database.ts';
 import { ideasOf } from '../data/ideas.ts';
-import { readPerformanceRows } from '../data/performance-chunks.ts';
 import { zoneOf } from '../data/zone-of.ts';
 import { callOff, inSteps } from './called-off.ts';
 import type { ClusterLine, DeskView, DeskWish, FoundLine, KeywordDetail, KeywordLine } from './desk-lines.ts';
 import { keywordImports, type Tell } from './keyword-imports.ts';
+import { findNearWins } from './near-wins.ts';
+import { performanceLooks } from './performance.ts';
 import { changeDesk, deskOf, deskSite, keepKeywords, knownPosts, siteOf } from './site-desk.ts';
 
 /** Clusters and pages that a screen lists. */
@@ -113,26 +109,9 @@ export const research = {
       return { rows: [row], answer: undefined };
     }),
 
-  /** Queries that are nearly won, with the export they come from; null where none was read. */
-  async nearWins(siteId: string): Promise<{ source: FigureSource; queries: number; wins: NearWin[] } | null> {
-    const kept = await readPerformanceRows(siteId);
-    if (!kept) return null;
-    const { site, posts } = await siteOf(siteId);
-    if (!site) return null;
-    const settings = { ...site, pages: null };
-    const pages = posts.flatMap(({ id, fields }): OwnPage[] => {
-      const { title, keyword, supporting } = fields;
-      const path = pathOfPost(fields, settings);
-      return path === null ? [] : [{ id, title, path, keyword, supporting }];
-    });
-    const host = hostOf(site.baseAddress);
-    const pathOf = (address: string) => {
-      const theirs = hostOf(address);
-      return theirs !== null && host !== null && theirs !== host ? null : comparablePath(address);
-    };
-    const wins = nearWins(kept.rows, pages, researchRulesOf(site.house), pathOf);
-    return { source: kept.source, queries: kept.rows.length, wins: wins.slice(0, MOST_LINES) };
-  },
+  nearWins: findNearWins,
+
+  ...performanceLooks,
 
   /** Phrases whose season begins within six weeks, those worth most first. */
   async seasonsSoon(
@@ -177,13 +156,5 @@ export const research = {
   csv: async (siteId: string, rows: Uint32Array): Promise<string> =>
     writeKeywordTable((await deskOf(siteId)).take(rows)),
 };
-
-function hostOf(address: string): string | null {
-  try {
-    return new URL(address).host.replace(/^www\./, '');
-  } catch {
-    return null;
-  }
-}
 
 export type Research = typeof research;

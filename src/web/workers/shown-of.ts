@@ -1,5 +1,4 @@
-import { comparablePath } from '../../core/listing/index.ts';
-import { readPerformanceRows } from '../data/performance-chunks.ts';
+import { latestFiguresOf } from '../data/search-history.ts';
 
 /** What the pages of a site were shown and opened for. */
 export interface Shown {
@@ -14,12 +13,12 @@ export interface Shown {
 export async function shownOf(siteId: string, idAt: ReadonlyMap<string, string>): Promise<Shown> {
   const shown: Shown['shown'] = new Map();
   const clicks: Shown['clicks'] = new Map();
-  const performance = await readPerformanceRows(siteId);
+  const performance = await latestFiguresOf(siteId);
   for (const row of performance?.rows ?? []) {
-    const id = idAt.get(comparablePath(row.page) ?? '');
+    const id = idAt.get(row.page);
     if (id === undefined) continue;
     const queries = shown.get(id) ?? new Map<string, number>();
-    queries.set(row.query, (queries.get(row.query) ?? 0) + row.impressions);
+    if (row.query) queries.set(row.query, (queries.get(row.query) ?? 0) + row.impressions);
     shown.set(id, queries);
     clicks.set(id, (clicks.get(id) ?? 0) + row.clicks);
   }

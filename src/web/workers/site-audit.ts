@@ -17,13 +17,13 @@ import { indexedPost, postPathOf, SiteIndex } from '../../core/site/index.ts';
 import type { PageReadRow } from '../data/audit-rows.ts';
 import { keepAudit } from '../data/audits.ts';
 import { database } from '../data/database.ts';
-import { readPerformanceRows } from '../data/performance-chunks.ts';
 import { postsOf } from '../data/posts.ts';
 import { readScene } from '../data/read-scene.ts';
 import { refreshStaleScores } from '../data/refresh-scores.ts';
 import { sceneOf } from '../data/scene.ts';
 import type { SceneData } from '../data/scene-data.ts';
 import { scoresOf } from '../data/scores.ts';
+import { latestFiguresOf } from '../data/search-history.ts';
 import { staleScores } from '../data/stale-scores.ts';
 import { stillWanted } from './called-off.ts';
 
@@ -78,7 +78,7 @@ function sceneWithPages(data: SceneData, reads: readonly PageReadRow[]): Scene {
 async function checkedPages(siteId: string, data: SceneData): Promise<CheckedPage[]> {
   const reads = await database().pageReads.where('siteId').equals(siteId).toArray();
   const scene = sceneWithPages(data, reads);
-  const figures = figuresByPath((await readPerformanceRows(siteId))?.rows ?? []);
+  const figures = figuresByPath((await latestFiguresOf(siteId))?.rows ?? []);
   return reads
     .map((read): CheckedPage => {
       const { fields, draft, path, kind, keyword, at } = read;
@@ -115,7 +115,7 @@ export const siteAudit = {
     const data = await scoreAll(siteId, job, tell);
     if (!data) throw new Error('The site is gone.');
     const [rows, scores] = await Promise.all([postsOf(siteId), scoresOf(siteId)]);
-    const performance = await readPerformanceRows(siteId);
+    const performance = await latestFiguresOf(siteId);
     const figures = figuresByPath(performance?.rows ?? []);
     const posts = rows.flatMap(({ id, fields }): AuditedPost[] => {
       const scored = scores.get(id);

@@ -1,10 +1,13 @@
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
+import { assumedPeriod } from '../../../core/performance/index.ts';
 import {
   type ColumnMapping,
+  type DaySpan,
   KEYWORD_COLUMNS,
   MONTH_NAMES,
   PERFORMANCE_COLUMNS,
+  periodInName,
   type TablePreview,
 } from '../../../core/research/index.ts';
 import { dayIn } from '../../../core/site/index.ts';
@@ -27,7 +30,7 @@ const COLUMN_NAMES: Record<string, string> = {
   difficulty: 'Difficulty',
   intent: 'Intent',
   source: 'Figures from',
-  date: 'Date of the figures',
+  date: 'Day',
   months: 'Twelve months in one cell',
   query: 'Query',
   page: 'Page',
@@ -65,6 +68,9 @@ export function TableMapping({
   const [headed, setHeaded] = useState(preview.header !== null);
   const [place, setPlace] = useState(region);
   const [date, setDate] = useState(dayIn(zone, new Date()));
+  const [period, setPeriod] = useState<DaySpan>(
+    () => periodInName(table.name) ?? assumedPeriod(dayIn(zone, new Date())),
+  );
   const [done, setDone] = useState<number | null>(null);
   const rows =
     headed && preview.header ? preview.rows : [...(preview.header ? [preview.header] : []), ...preview.rows];
@@ -81,10 +87,12 @@ export function TableMapping({
     );
     setMapping(name ? { ...next, [name]: column } : next);
   };
-  const missing = (kind === 'performance' ? ['query', 'page', 'impressions', 'position'] : ['phrase']).filter(
+  const missing = (kind === 'performance' ? ['page', 'impressions', 'position'] : ['phrase']).filter(
     (name) => mapping[name as keyof ColumnMapping] === undefined,
   );
-  const fine = missing.length === 0 && /^[A-Z]{2}$/.test(place);
+  const isUndated = kind === 'performance' && mapping['date' as keyof ColumnMapping] === undefined;
+  const isOrdered = !isUndated || period.from <= period.to;
+  const fine = missing.length === 0 && isOrdered && /^[A-Z]{2}$/.test(place);
   const stopping = useRef<AbortController | null>(null);
   // Whoever leaves the table no longer asks for what is in it.
   useEffect(() => () => stopping.current?.abort(), []);
@@ -105,10 +113,15 @@ export function TableMapping({
       const result = await longCall(worker, 'writes', stop.signal, (job) => {
         token = job;
         return kind === 'performance'
-          ? worker.importPerformance(siteId, table.text, reading, job, progressTo(setDone))
+          ? worker.importPerformance(siteId, table.text, { ...reading, period }, job, progressTo(setDone))
           : worker.importTable(siteId, table.text, reading, job, progressTo(setDone));
       });
-      if (kind === 'performance') toast(`${counted(result.taken, 'query row')} read.`);
+      if (kind === 'performance')
+        offerUndo(
+          `${counted(result.taken, 'row')} read: ${counted(result.fresh, 'new one')}, ${result.merged} known already.`,
+          () => worker.undoPerformance(token),
+          15_000,
+        );
       else
         offerUndo(
           `${counted(result.fresh, 'phrase')} added, ${counted(result.merged, 'phrase')} brought up to date.`,
@@ -163,8 +176,26 @@ export function TableMapping({
             </Field>
           </div>
         )}
+        {isUndated &&
+          (['from', 'to'] as const).map((end) => (
+            <div key={end} className="w-40">
+              <Field label={end === 'from' ? 'First day' : 'Last day'}>
+                {(id) => (
+                  <input
+                    id={id}
+                    type="date"
+                    value={period[end]}
+                    onChange={(event) =>
+                      event.target.value && setPeriod({ ...period, [end]: event.target.value })
+                    }
+                    className="w-full rounded-md border px-2.5 py-1.5"
+                  />
+                )}
+              </Field>
+            </div>
+          ))}
         <div className="w-40">
-          <Field label="Figures are from">
+          <Field label={kind === 'performance' ? 'Exported on' : 'Figures are from'}>
             {(id) => (
               <input
                 id={id}
@@ -222,6 +253,17 @@ export function TableMapping({
       {missing.length > 0 && (
         <p role="alert" className="mt-2 text-ochre">
           Still to name: {missing.map((name) => COLUMN_NAMES[name]).join(', ')}.
+        </p>
+      )}
+      {isUndated && (
+        <p className="mt-2 text-[13px] text-soft">
+          No column tells a day: all rows are taken for figures of the whole period above. An export by day
+          tells what a change did.
+        </p>
+      )}
+      {!isOrdered && (
+        <p role="alert" className="mt-2 text-rust">
+          The last day lies before the first.
         </p>
       )}
       {kind === 'keywords' && !/^[A-Z]{2}$/.test(place) && (

@@ -7,6 +7,7 @@ const PLACES = [
   { to: '/site/links', name: 'Link map' },
   { to: '/site/upkeep', name: 'Upkeep' },
   { to: '/site/audit', name: 'Audit' },
+  { to: '/site/performance', name: 'Performance' },
 ];
 
 /** The ways of looking at a whole site. */

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import type { BroughtPage } from '../../../../core/formats/index.ts';
 import { regionOf } from '../../../../core/site/index.ts';
@@ -25,13 +26,15 @@ export function StudyStep() {
   const row = useStudyRow(session.siteId, session.id);
   const fields = useAppSelector((state) => state.openPost.fields);
   const others = useLiveQuery(() => studiesOf(session.siteId), [session.siteId]) ?? [];
+  const [asked] = useSearchParams();
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState('');
   const [bringing, setBringing] = useState(false);
   const wanted = {
     siteId: session.siteId,
     postId: session.id,
-    query: fields.keyword.trim(),
+    // A query that readers ask for may be studied beside the target.
+    query: (asked.get('query') ?? fields.keyword).trim(),
     region: regionOf(site),
   };
 

@@ -1,0 +1,33 @@
+import type { LossCause } from './losing.ts';
+
+/** Why a page matters now. */
+export type ThingReason =
+  | { kind: 'losing'; cause: LossCause }
+  | { kind: 'harmed'; words: string }
+  | { kind: 'title' }
+  | { kind: 'near-win'; query: string; position: number }
+  | { kind: 'season'; query: string; weeks: number };
+
+/** Something that is worth doing now. */
+export interface Thing {
+  path: string;
+  reason: ThingReason;
+  /** Clicks in four weeks that are at stake. */
+  clicks: number;
+}
+
+/** Clicks below which nothing matters. */
+const MIN_CLICKS = 1;
+
+/**
+ * The few things that matter most of all that could be done: those with most clicks at stake, one of each page: what is done about a page is
+ * done once. Of equal ones the page that comes first by its path.
+ */
+export function thingsThatMatter(things: readonly Thing[], most = 3): Thing[] {
+  const taken = new Set<string>();
+  return [...things]
+    .filter(({ clicks }) => clicks >= MIN_CLICKS)
+    .sort((a, b) => b.clicks - a.clicks || (a.path < b.path ? -1 : a.path > b.path ? 1 : 0))
+    .filter(({ path }) => !taken.has(path) && taken.add(path))
+    .slice(0, most);
+}

@@ -1,0 +1,109 @@
+import type { LossCause } from '../../../../core/performance/index.ts';
+import { None } from '../../../ui/empty.tsx';
+import { countInWords } from '../../../ui/figures.ts';
+import { WordLink } from '../../../ui/word-link.tsx';
+import type { PerformanceView } from '../../../workers/performance.ts';
+import { FigureRows } from './figure-rows.tsx';
+import { PageLink } from './page-link.tsx';
+import { CAUSE_ADVICE, CAUSE_NAMES, days } from './performance-words.ts';
+
+const CAUSES: readonly LossCause[] = ['position', 'shown', 'season', 'clickRate'];
+const QUERIES = 3;
+
+/** Clicks with their sign, in tenths where they are few. */
+const part = (clicks: number): string =>
+  `${clicks > 0.05 ? '+' : clicks < -0.05 ? '−' : ''}${Math.abs(clicks).toFixed(Math.abs(clicks) < 10 ? 1 : 0)}`;
+
+/** Pages that have clearly fewer clicks than before, each with what took them. */
+export function LosingTab({ view, siteId }: { view: PerformanceView; siteId: string }) {
+  const { before, after, losing } = view;
+  if (!before)
+    return (
+      <None>Too few days are known to hold the latest against those before. Bring an earlier period.</None>
+    );
+  return (
+    <>
+      <p className="mb-3 max-w-3xl text-soft">
+        {days(after.from, after.to)} against {days(before.from, before.to)}. Named are pages that lost more
+        clicks than chance gives. What took them adds up to the loss.
+      </p>
+      {losing.length === 0 ? (
+        <None>No page lost more clicks than chance gives.</None>
+      ) : (
+        <ul aria-label="Pages that lose">
+          {losing.map((page) => (
+            <li
+              key={page.path}
+              className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-8 gap-y-1 border-t py-3 first:border-t-0"
+            >
+              <div className="min-w-0">
+                <p className="truncate font-semibold">
+                  <PageLink page={page} />
+                </p>
+                <p className="text-[13px] text-soft">
+                  <span className="font-semibold text-ochre">
+                    Mostly {CAUSE_NAMES[page.cause].toLowerCase()}.
+                  </span>{' '}
+                  {CAUSE_ADVICE[page.cause]}
+                </p>
+                <p className="mt-1 truncate text-[13px] text-soft">
+                  {page.queries
+                    .slice(0, QUERIES)
+                    .map(
+                      ({ query, was, is }) =>
+                        `“${query}” ${countInWords(was.clicks)} → ${countInWords(is.clicks)}${
+                          was.position !== null && is.position !== null
+                            ? `, rank ${was.position.toFixed(1)} → ${is.position.toFixed(1)}`
+                            : ', shown no more'
+                        }`,
+                    )
+                    .join('; ')}
+                </p>
+                {page.postId && (
+                  <p className="mt-1 flex gap-4 text-[13px]">
+                    <WordLink
+                      quiet
+                      to={`/posts/${page.postId}/${page.cause === 'position' ? 'study' : 'write'}`}
+                    >
+                      {page.cause === 'position' ? 'Study those before it' : 'Open it'}
+                    </WordLink>
+                  </p>
+                )}
+              </div>
+              <div className="text-right text-[13px]">
+                <p className="text-[15px]">
+                  <FigureRows
+                    wish={{ siteId, from: before.from, to: before.to, path: page.path, query: null }}
+                    title="Clicks before"
+                  >
+                    {countInWords(page.was.clicks)}
+                  </FigureRows>{' '}
+                  →{' '}
+                  <FigureRows
+                    wish={{ siteId, from: after.from, to: after.to, path: page.path, query: null }}
+                    title="Clicks after"
+                  >
+                    {countInWords(page.is.clicks)}
+                  </FigureRows>{' '}
+                  clicks
+                </p>
+                <dl className="mt-1 grid grid-cols-[auto_auto] justify-end gap-x-3 text-soft">
+                  {CAUSES.map((cause) => (
+                    <div key={cause} className="contents">
+                      <dt>{CAUSE_NAMES[cause]}</dt>
+                      <dd
+                        className={`tabular-nums ${cause === page.cause ? 'font-semibold text-ochre' : ''}`}
+                      >
+                        {part(page.parts[cause])}
+                      </dd>
+                    </div>
+                  ))}
+                </dl>
+              </div>
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,121 @@
+import type { PageChange, WeekSum } from '../../../../core/performance/index.ts';
+import { Chart, colour } from '../../../ui/chart.tsx';
+import { countInWords } from '../../../ui/figures.ts';
+import { changeInWords, day, days } from './performance-words.ts';
+
+const HEIGHT = 260;
+
+/** The week in which a day lies, or the one that follows it; -1: it lies after all. */
+const weekAt = (weeks: readonly WeekSum[], of: string): number => weeks.findIndex(({ to }) => to >= of);
+
+/** Clicks and impressions of a page by week, its changes marked; and the same as a table. */
+export function PageChart({ weeks, changes }: { weeks: readonly WeekSum[]; changes: readonly PageChange[] }) {
+  const axis = { style: { colors: colour('--c-ink-soft'), fontSize: '11px', fontFamily: 'inherit' } };
+  const names = weeks.map(({ from, to }) => days(from, to));
+  const marked = changes.filter((change) => change.day >= weeks[0].from && weekAt(weeks, change.day) >= 0);
+  const numbers = new Map(marked.map((change, at) => [change, at + 1]));
+  return (
+    <>
+      <Chart
+        name={`Clicks and impressions by week, ${days(weeks[0].from, weeks.at(-1)!.to)}`}
+        type="line"
+        height={HEIGHT}
+        series={[
+          { name: 'Clicks', data: weeks.map(({ clicks }) => clicks) },
+          { name: 'Impressions', data: weeks.map(({ impressions }) => impressions) },
+        ]}
+        options={{
+          colors: [colour('--c-marram'), colour('--c-ink-soft')],
+          stroke: { width: [2.5, 1.5], dashArray: [0, 4], curve: 'straight' },
+          markers: { size: [3, 0], strokeWidth: 0 },
+          legend: {
+            position: 'top',
+            horizontalAlign: 'left',
+            labels: { colors: colour('--c-ink') },
+            fontSize: '12px',
+          },
+          grid: { borderColor: colour('--c-line') },
+          annotations: {
+            xaxis: marked.map((change) => ({
+              x: names[weekAt(weeks, change.day)],
+              borderColor: colour('--c-ochre'),
+              strokeDashArray: 3,
+              label: {
+                text: String(numbers.get(change)),
+                orientation: 'horizontal',
+                borderColor: colour('--c-ochre'),
+                style: { background: colour('--c-sheet'), color: colour('--c-ochre'), fontSize: '11px' },
+              },
+            })),
+          },
+          xaxis: {
+            categories: names,
+            tickAmount: Math.min(8, weeks.length - 1),
+            labels: {
+              ...axis,
+              rotate: 0,
+              hideOverlappingLabels: true,
+              formatter: (value: string) => String(value).split(' to ')[0],
+            },
+            axisTicks: { show: false },
+            axisBorder: { color: colour('--c-line') },
+            tooltip: { enabled: false },
+          },
+          yaxis: [
+            {
+              seriesName: 'Clicks',
+              min: 0,
+              labels: { ...axis, formatter: (value: number) => countInWords(value) },
+            },
+            {
+              seriesName: 'Impressions',
+              opposite: true,
+              min: 0,
+              labels: { ...axis, formatter: (value: number) => countInWords(value) },
+            },
+          ],
+          tooltip: {
+            theme: document.documentElement.dataset['theme'] ?? 'light',
+            x: {
+              formatter: (_value: number, { dataPointIndex }: { dataPointIndex: number }) =>
+                names[dataPointIndex] ?? '',
+            },
+          },
+        }}
+      />
+      {marked.length > 0 && (
+        <ol aria-label="Changes marked" className="flex flex-wrap gap-x-5 text-[13px] text-soft">
+          {marked.map((change) => (
+            <li key={change.day}>
+              <span className="font-semibold text-ochre">{numbers.get(change)}</span> {day(change.day)}:{' '}
+              {changeInWords(change)}
+            </li>
+          ))}
+        </ol>
+      )}
+      <details className="mt-1 text-[13px]">
+        <summary className="cursor-pointer text-marram">The same as a table</summary>
+        <table className="mt-1 w-full max-w-xl tabular-nums" aria-label="Clicks and impressions by week">
+          <thead>
+            <tr className="text-left text-soft">
+              <th className="font-normal">Days</th>
+              <th className="text-right font-normal">Clicks</th>
+              <th className="text-right font-normal">Impressions</th>
+              <th className="text-right font-normal">Position</th>
+            </tr>
+          </thead>
+          <tbody>
+            {weeks.map((week, at) => (
+              <tr key={week.from} className="border-t">
+                <td>{names[at]}</td>
+                <td className="text-right">{countInWords(week.clicks)}</td>
+                <td className="text-right">{countInWords(week.impressions)}</td>
+                <td className="text-right">{week.position?.toFixed(1) ?? '–'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+    </>
+  );
+}
