@@ -1,5 +1,6 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
 import { faultsOf } from './steps/accessibility.ts';
+import { withoutFigures } from './steps/figures.ts';
 import { downloaded } from './steps/writer.ts';
 
 const phrases = (page: Page): Locator => page.getByRole('table', { name: 'Phrases' });
@@ -11,6 +12,10 @@ const selection = (page: Page): Locator => page.getByRole('group', { name: 'Sele
 
 async function search(page: Page, seed: string): Promise<void> {
   await page.goto('/keywords');
+  await searchHere(page, seed);
+}
+
+async function searchHere(page: Page, seed: string): Promise<void> {
   await page.getByRole('textbox', { name: 'Seed' }).fill(seed);
   await page.getByRole('button', { name: 'Search', exact: true }).click();
 }
@@ -233,6 +238,7 @@ test('a file that is no table, and a list that is pasted', async ({ page }) => {
 });
 
 test('near wins come from an export of the own site', async ({ page }) => {
+  await withoutFigures(page);
   const text = [
     'Top queries\tURL\tClicks\tImpressions\tAverage position',
     'waterproof panniers\thttps://saltmarsh.example/journal/waterproof-panniers\t10\t4,000\t8.4',
@@ -243,7 +249,7 @@ test('near wins come from an export of the own site', async ({ page }) => {
   await bring(page, 'export.tsv', text);
   await expect(page.getByText('a search performance export')).toBeVisible();
   await page.getByRole('button', { name: 'Read the table' }).click();
-  await expect(page.getByText('3 query rows read.')).toBeVisible();
+  await expect(page.getByText('3 rows read: 3 new ones, 0 known already.')).toBeVisible();
   await page.getByRole('navigation', { name: 'Keywords' }).getByRole('link', { name: 'Near wins' }).click();
   const table = page.getByRole('table', { name: 'Near wins' });
   await expect(table.getByRole('row')).toHaveCount(3);
@@ -402,10 +408,16 @@ test('the weights of the house decide what is worth most', async ({ page }) => {
     await page.getByLabel(`Weight of ${part}`).fill(weight);
   await page.getByLabel('Weight of ease').fill('lots');
   await expect(page.getByText('"lots" is no weight; write a number from 0 to 100.')).toBeVisible();
-  await search(page, 'waterproof panniers');
+  await page.getByRole('link', { name: 'Keywords' }).first().click();
+  await searchHere(page, 'waterproof panniers');
   // With ease alone the easiest stands first.
   await phrases(page).getByRole('columnheader', { name: 'Difficulty' }).getByRole('button').click();
   await phrases(page).getByRole('columnheader', { name: 'Difficulty' }).getByRole('button').click();
+  await expect(phrases(page).getByRole('columnheader', { name: 'Difficulty' })).toHaveAttribute(
+    'aria-sort',
+    'ascending',
+  );
+  await expect(first).not.toContainText(/^waterproof panniers/);
   const easiest = await first.getByRole('button').innerText();
   await phrases(page).getByRole('columnheader', { name: 'Opportunity' }).getByRole('button').click();
   await expect(first.getByRole('button')).toHaveText(easiest);

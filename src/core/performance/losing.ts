@@ -1,5 +1,6 @@
 import type { DaySpan } from '../research/index.ts';
 import { clickShare } from '../research/index.ts';
+import { clearOnes } from './clear.ts';
 import { demandRatio, type MonthsOf } from './demand.ts';
 import type { QuerySum, SearchHistory, SearchSum, Window } from './search-history.ts';
 
@@ -40,9 +41,9 @@ export interface LosingPage {
 
 /** Stands for no clicks where shares are formed: too few to count. */
 const NEARLY_NONE = 1e-6;
-/** Standard errors of a difference of counts that chance hardly gives: one chance in forty. */
-const CLEARLY_FEWER = 1.96;
 const MIN_LOST = 3;
+/** Of the pages named so many may be so by chance. */
+const FALSE_SHARE = 0.1;
 
 /** The logarithmic mean of two amounts: the weight that makes logarithmic shares add up to their difference. */
 function logMean(a: number, b: number): number {
@@ -152,12 +153,22 @@ export function losingPages(
   monthsOf: MonthsOf,
 ): LosingPage[] {
   const scale = after.days / Math.max(1, before.days);
-  return history.paths
-    .flatMap((path): LosingPage[] => {
-      const [was, is] = [history.sum(path, before), history.sum(path, after)];
+  const sums = history.paths.map((path) => ({
+    path,
+    was: history.sum(path, before),
+    is: history.sum(path, after),
+  }));
+  const isClear = clearOnes(
+    sums.map(({ was, is }) => {
+      const spread = Math.sqrt(is.clicks + was.clicks * scale ** 2);
+      return spread === 0 ? 0 : (was.clicks * scale - is.clicks) / spread;
+    }),
+    FALSE_SHARE,
+  );
+  return sums
+    .flatMap(({ path, was, is }, at): LosingPage[] => {
       const change = is.clicks - was.clicks * scale;
-      if (-change < MIN_LOST || -change / Math.sqrt(is.clicks + was.clicks * scale ** 2) < CLEARLY_FEWER)
-        return [];
+      if (!isClear[at] || -change < MIN_LOST) return [];
       const queries = queriesBeside(history, path, before, after).map(({ query, was: then, is: now }) => {
         const demand = demandOf(query, monthsOf, before, after);
         const parts = { ...expectedParts(then, now, curve, demand, scale), clickRate: 0 };

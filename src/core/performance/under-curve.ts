@@ -1,4 +1,5 @@
 import type { DatedRow } from '../research/index.ts';
+import { clearOnes } from './clear.ts';
 import { type CurveRank, curveWithout, expectedClicks } from './click-curve.ts';
 
 /** A page that is opened less often than its ranks should give. */
@@ -14,10 +15,10 @@ export interface UnderCurve {
   queries: { query: string; clicks: number; impressions: number; position: number; expected: number }[];
 }
 
+/** Of the pages named so many may be so by chance: another title is soon tried. */
+const FALSE_SHARE = 0.25;
 /** Clicks that must be missing before a page is named. */
 const MIN_MISSING = 3;
-/** Standard errors below what is expected: one chance in twenty that a page does no worse than others and falls so low. */
-const CLEARLY_BELOW = 1.645;
 
 /**
  * Pages whose click rate is clearly under the curve: of each, what the other pages of the site are opened for at the ranks of its
@@ -55,11 +56,12 @@ export function underCurve(
     return { path, clicks, impressions: sum('impressions'), expected, missing: expected - clicks, queries };
   });
   const scatter = scatterOf(pages);
+  const isClear = clearOnes(
+    pages.map(({ missing, expected }) => missing / Math.sqrt(expected * scatter)),
+    FALSE_SHARE,
+  );
   return pages
-    .filter(
-      ({ missing, expected }) =>
-        missing >= MIN_MISSING && missing / Math.sqrt(expected * scatter) > CLEARLY_BELOW,
-    )
+    .filter(({ missing }, at) => isClear[at] && missing >= MIN_MISSING)
     .sort((a, b) => b.missing - a.missing || (a.path < b.path ? -1 : 1));
 }
 

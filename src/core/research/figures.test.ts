@@ -249,6 +249,9 @@ describe('a performance export', () => {
         clicks: 15,
         impressions: 2000,
         position: (7.2 * 1400 + 5 * 600) / 2000,
+        // Nobody said of which days.
+        from: '',
+        to: '',
       },
     ]);
     expect(bad).toEqual([

@@ -48,6 +48,7 @@ const NINTH = {
   recordings: 'postId, siteId',
   reuses: 'id, siteId, [siteId+postId]',
 };
+const TENTH = { ...NINTH, audits: '[siteId+day], siteId', pageReads: '[siteId+path], siteId' };
 const NO_TALKS = { talks: [], recordings: [], reuses: [] };
 const NO_STUDIES = { studies: [], studyPages: [], briefs: [], generations: [] };
 
@@ -61,6 +62,23 @@ const CAME_BACK = {
   title: 'Came back',
   input: '',
   output: 'The tide turns at noon.',
+};
+
+/** The one performance export that was kept until version 10. */
+const EXPORT = {
+  siteId: 'site-1',
+  chunk: 0,
+  source: { name: 'export.csv', date: '2026-11-01' },
+  rows: [{ query: 'tide', page: '/tides', clicks: 3, impressions: 40, position: 5 }],
+};
+const TENTH_ROWS = {
+  ...fourth,
+  ...NO_STUDIES,
+  ...NO_TALKS,
+  generations: [CAME_BACK],
+  performance: [EXPORT],
+  audits: [],
+  pageReads: [],
 };
 
 /** A study as it is begun. */
@@ -87,6 +105,7 @@ describe.each([
   { version: 4, schema: FOURTH, rows: fourth },
   { version: 5, schema: FIFTH, rows: { ...fourth, ...NO_STUDIES } },
   { version: 7, schema: FIFTH, rows: { ...fourth, ...NO_STUDIES, generations: [CAME_BACK] } },
+  { version: 10, schema: TENTH, rows: TENTH_ROWS },
   { version: 9, schema: NINTH, rows: { ...fourth, ...NO_STUDIES, ...NO_TALKS, generations: [CAME_BACK] } },
 ])('a database of schema $version', ({ version, schema, rows }) => {
   it('is opened by today’s code with everything in it, and written on', async () => {
@@ -136,6 +155,14 @@ describe.each([
         3,
         [['tide table', 900]],
       ]);
+    }
+    if (version > 9) {
+      // The one export that was kept is of days that are assumed.
+      const { figureRowsOf } = await import('./search-figures.ts');
+      expect(await figureRowsOf('site-1')).toMatchObject([
+        { part: { from: '2026-08-01', to: '2026-10-31', isAssumed: true, queries: ['tide'], clicks: [3] } },
+      ]);
+      expect(database().tables.map((table) => table.name)).not.toContain('performance');
     }
     if (version > 5) {
       const { originsOf } = await import('./generations.ts');

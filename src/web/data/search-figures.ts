@@ -1,4 +1,5 @@
 import {
+  countedSpans,
   type FigurePart,
   type MergeCount,
   partId,
@@ -62,14 +63,15 @@ async function replace(
   return backOf(replaced);
 }
 
-/** Keeps the rows of an export among those that are known, all or nothing; none is kept twice. Answers what became of them and the way back. */
+/** Keeps the rows of an export among those that are known, all or nothing; none is kept twice. Answers what became of them, the periods of it that do not count as their days are known better, and the way back. */
 export async function keepExport(
   siteId: string,
   rows: readonly DatedRow[],
   source: FigureSource,
   now: string,
-): Promise<{ count: MergeCount; back: RowBack }> {
+): Promise<{ count: MergeCount; notCounted: DaySpan[]; back: RowBack }> {
   let count: MergeCount = { fresh: 0, changed: 0, same: 0 };
+  let notCounted: DaySpan[] = [];
   const back = await replace(siteId, (known) => {
     const merged = withExport(
       known.map(({ part }) => part),
@@ -77,12 +79,16 @@ export async function keepExport(
       source,
     );
     count = merged.count;
+    notCounted = countedSpans(merged.parts)
+      .leftOut.map((at) => merged.parts[at])
+      .filter((part) => merged.touched.has(partId(part)))
+      .map(({ from, to }) => ({ from, to }));
     return {
       put: merged.parts.filter((part) => merged.touched.has(partId(part))).map(rowOf(siteId, now)),
       gone: [],
     };
   });
-  return { count, back };
+  return { count, notCounted, back };
 }
 
 const rowOf =

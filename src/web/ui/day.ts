@@ -12,9 +12,15 @@ export function dayInWords(instant: string, zone: string, now: Date = new Date()
   const today = dayIn(zone, now);
   if (day === today) return 'today';
   if (day === dayBefore(today, 1)) return 'yesterday';
-  const [year, month, date] = day.split('-');
-  const short = `${Number(date)} ${MONTHS[Number(month) - 1]}`;
-  return year === today.slice(0, 4) ? short : `${short} ${Number(year)}`;
+  return dateInWords(day, new Date(`${today}T00:00:00Z`));
+}
+
+/** A calendar day as it is called whatever day it is today: 3 Nov, 3 Nov 2025; what is none is shown as it stands. */
+export function dateInWords(day: string, now: Date = new Date()): string {
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(day)) return day;
+  const [year, month, date] = day.split('-').map(Number);
+  const short = `${date} ${MONTHS[month - 1]}`;
+  return year === now.getUTCFullYear() ? short : `${short} ${year}`;
 }
 
 /** The time of day of an instant, e.g. 14:06; empty where there is none. */

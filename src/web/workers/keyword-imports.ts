@@ -45,6 +45,8 @@ export interface ImportResult {
   /** Cells that could not be read, while their rows were taken. */
   badCells: number;
   cellExamples: BadRow[];
+  /** Periods that were kept and do not count: their days are known better from other figures. */
+  notCounted?: DaySpan[];
 }
 
 /** Told how far a long job is, 0-1. */
@@ -156,12 +158,18 @@ export const keywordImports = {
     const rows = new PerformanceRows(mapping, { period: reading.period, order });
     await takeRows(job, text, reading, rows, tell);
     const taken = rows.rows;
-    const { count, back } = await keepExport(siteId, taken, reading.source, new Date().toISOString());
+    const { count, notCounted, back } = await keepExport(
+      siteId,
+      taken,
+      reading.source,
+      new Date().toISOString(),
+    );
     exportsBack.set(job, back);
     tell(1);
     return {
       taken: taken.length,
       fresh: count.fresh,
+      notCounted,
       merged: count.changed + count.same,
       bad: rows.bad.length,
       examples: rows.bad.slice(0, MOST_NAMED),

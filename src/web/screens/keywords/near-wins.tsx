@@ -8,7 +8,7 @@ import { currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
 import { useLiveQuery } from '../../state/use-live-query.ts';
 import { Button } from '../../ui/button.tsx';
-import { dayInWords } from '../../ui/day.ts';
+import { dateInWords } from '../../ui/day.ts';
 import { Empty, None } from '../../ui/empty.tsx';
 import { counted } from '../../ui/figures.ts';
 import { DataGrid } from '../../ui/grid/data-grid.tsx';
@@ -83,9 +83,9 @@ export function NearWins() {
         <>
           <p className="px-6 py-2 text-soft">
             {counted(found.wins.length, 'query', 'queries')} at ranks 4 to 20 of{' '}
-            {counted(found.queries, 'row')}, {dayInWords(found.from, 'UTC')} to {dayInWords(found.to, 'UTC')}.
-            Clicks to win: impressions at the rank in reach (half of the rank now, at best the one in House
-            rules) by the click curve, less the clicks there are.
+            {counted(found.queries, 'row')}, {dateInWords(found.from)} to {dateInWords(found.to)}. Clicks to
+            win: impressions at the rank in reach (half of the rank now, at best the one in House rules) by
+            the click curve, less the clicks there are.
           </p>
           {byPage ? (
             <NearWinsByPage wins={found.wins} onWrite={(query) => attempt(write(query))} />

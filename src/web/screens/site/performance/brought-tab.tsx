@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { countedSpans } from '../../../../core/performance/index.ts';
+import { shiftDay } from '../../../../core/release/index.ts';
 import type { SearchFigureRow } from '../../../data/research-rows.ts';
 import { figureRowsOf, removeFigures, setPeriod } from '../../../data/search-figures.ts';
 import { attempt } from '../../../state/attempt.ts';
@@ -11,6 +12,12 @@ import { counted } from '../../../ui/figures.ts';
 import { Waiting } from '../../../ui/waiting.tsx';
 import { days } from './performance-words.ts';
 
+/** The days of a part that are known. */
+function daysOf({ part: { grain, from, to, known } }: SearchFigureRow): string {
+  if (grain === 'period' || known.length === 0) return days(from, to);
+  return days(shiftDay(from, known[0]), shiftDay(from, known[known.length - 1]));
+}
+
 /** What was brought: each month known by day, each period, with the exports that it came from. */
 export function BroughtTab({ siteId, onChange }: { siteId: string; onChange: () => void }) {
   const rows = useLiveQuery(() => figureRowsOf(siteId), [siteId]);
@@ -19,7 +26,7 @@ export function BroughtTab({ siteId, onChange }: { siteId: string; onChange: () 
   const remove = async (row: SearchFigureRow) => {
     const back = await removeFigures(siteId, [row.id]);
     onChange();
-    offerUndo(`Search figures of ${days(row.part.from, row.part.to)} taken out.`, async () => {
+    offerUndo(`Search figures of ${daysOf(row)} taken out.`, async () => {
       const left = await back();
       onChange();
       return left;
@@ -31,7 +38,7 @@ export function BroughtTab({ siteId, onChange }: { siteId: string; onChange: () 
         <li key={row.id} className="border-t py-2.5 first:border-t-0">
           <div className="flex flex-wrap items-baseline gap-x-4">
             <p className="min-w-0 flex-1">
-              <span className="font-semibold">{days(row.part.from, row.part.to)}</span>
+              <span className="font-semibold">{daysOf(row)}</span>
               <span className="text-soft">
                 ,{' '}
                 {row.part.grain === 'day'
@@ -40,11 +47,7 @@ export function BroughtTab({ siteId, onChange }: { siteId: string; onChange: () 
                 , {counted(row.part.page.length, 'row')}
               </span>
             </p>
-            <Button
-              look="word"
-              aria-label={`Take ${days(row.part.from, row.part.to)} out`}
-              onClick={() => attempt(remove(row))}
-            >
+            <Button look="word" aria-label={`Take ${daysOf(row)} out`} onClick={() => attempt(remove(row))}>
               Take out
             </Button>
           </div>

@@ -31,7 +31,11 @@ export function CurveChart({ curve, house }: { curve: readonly CurveRank[]; hous
           grid: { borderColor: colour('--c-line') },
           xaxis: {
             categories: curve.map(({ rank }) => String(rank)),
-            labels: axis,
+            // Beyond ten there is room for every fifth alone.
+            labels: {
+              ...axis,
+              formatter: (value: string) => (Number(value) <= 10 || Number(value) % 5 === 0 ? value : ''),
+            },
             axisTicks: { show: false },
             axisBorder: { color: colour('--c-line') },
             tooltip: { enabled: false },

@@ -11,10 +11,11 @@ import {
   moreOrLess,
   noWindowsInWords,
   ranksInWords,
+  seasonInWords,
 } from './performance-words.ts';
 
-/** Left and right end of the drawing, as ratios: a third and three times. */
-const [LEAST, MOST] = [1 / 4, 4];
+/** Left and right end of the drawing, as ratios. */
+const [LEAST, MOST] = [1 / 8, 8];
 const [WIDTH, HEIGHT] = [180, 26];
 
 const across = (ratio: number): number => {
@@ -121,12 +122,9 @@ function Computed({ effect, siteId, path }: { effect: ChangeEffect; siteId: stri
         <FigureRows wish={rows(after)} title="Clicks after the change">
           {countInWords(is.clicks)}
         </FigureRows>{' '}
-        clicks.{' '}
-        {demand === null
-          ? 'No season of its queries is known.'
-          : `By the season of its queries ${moreOrLess(demand)} is asked for.`}{' '}
+        clicks. {seasonInWords(demand)}{' '}
         {clicks.kind === 'effect' &&
-          `${counted(clicks.controls, 'other page')} that did not change did ${moreOrLess(clicks.others)} meanwhile, season taken out.`}
+          `${counted(clicks.controls, 'other page')} without a change went ${moreOrLess(clicks.others)} meanwhile, season taken out.`}
       </p>
     </>
   );

@@ -8,21 +8,33 @@ const HEIGHT = 260;
 /** The week in which a day lies, or the one that follows it; -1: it lies after all. */
 const weekAt = (weeks: readonly WeekSum[], of: string): number => weeks.findIndex(({ to }) => to >= of);
 
+/** Those that are drawn: a first week of which days are missing would only be a dent. */
+function drawnWeeks(weeks: readonly WeekSum[]): readonly WeekSum[] {
+  const [first, second] = weeks;
+  return weeks.length > 2 && first.days < 7 && second.days === 7 ? weeks.slice(1) : weeks;
+}
+
 /** Clicks and impressions of a page by week, its changes marked; and the same as a table. */
 export function PageChart({ weeks, changes }: { weeks: readonly WeekSum[]; changes: readonly PageChange[] }) {
   const axis = { style: { colors: colour('--c-ink-soft'), fontSize: '11px', fontFamily: 'inherit' } };
   const names = weeks.map(({ from, to }) => days(from, to));
-  const marked = changes.filter((change) => change.day >= weeks[0].from && weekAt(weeks, change.day) >= 0);
+  const drawn = drawnWeeks(weeks);
+  const drawnNames = drawn.map(({ from, to }) => days(from, to));
+  const marked = changes.filter((change) => change.day >= drawn[0].from && weekAt(drawn, change.day) >= 0);
+  const inWeek = (count: number, { days: known }: WeekSum) => Math.round((count * 70) / known) / 10;
   const numbers = new Map(marked.map((change, at) => [change, at + 1]));
   return (
     <>
       <Chart
-        name={`Clicks and impressions by week, ${days(weeks[0].from, weeks.at(-1)!.to)}`}
+        name={`Clicks and impressions a week, ${days(drawn[0].from, drawn.at(-1)!.to)}`}
         type="line"
         height={HEIGHT}
         series={[
-          { name: 'Clicks', data: weeks.map(({ clicks }) => clicks) },
-          { name: 'Impressions', data: weeks.map(({ impressions }) => impressions) },
+          { name: 'Clicks a week', data: drawn.map((week, at) => ({ x: at, y: inWeek(week.clicks, week) })) },
+          {
+            name: 'Impressions a week',
+            data: drawn.map((week, at) => ({ x: at, y: inWeek(week.impressions, week) })),
+          },
         ]}
         options={{
           colors: [colour('--c-marram'), colour('--c-ink-soft')],
@@ -37,7 +49,7 @@ export function PageChart({ weeks, changes }: { weeks: readonly WeekSum[]; chang
           grid: { borderColor: colour('--c-line') },
           annotations: {
             xaxis: marked.map((change) => ({
-              x: names[weekAt(weeks, change.day)],
+              x: weekAt(drawn, change.day),
               borderColor: colour('--c-ochre'),
               strokeDashArray: 3,
               label: {
@@ -49,13 +61,13 @@ export function PageChart({ weeks, changes }: { weeks: readonly WeekSum[]; chang
             })),
           },
           xaxis: {
-            categories: names,
-            tickAmount: Math.min(8, weeks.length - 1),
+            type: 'numeric',
+            tickAmount: Math.min(8, Math.max(1, drawn.length - 1)),
             labels: {
               ...axis,
               rotate: 0,
               hideOverlappingLabels: true,
-              formatter: (value: string) => String(value).split(' to ')[0],
+              formatter: (value: string) => drawnNames[Math.round(Number(value))]?.split(' to ')[0] ?? '',
             },
             axisTicks: { show: false },
             axisBorder: { color: colour('--c-line') },
@@ -63,12 +75,12 @@ export function PageChart({ weeks, changes }: { weeks: readonly WeekSum[]; chang
           },
           yaxis: [
             {
-              seriesName: 'Clicks',
+              seriesName: 'Clicks a week',
               min: 0,
               labels: { ...axis, formatter: (value: number) => countInWords(value) },
             },
             {
-              seriesName: 'Impressions',
+              seriesName: 'Impressions a week',
               opposite: true,
               min: 0,
               labels: { ...axis, formatter: (value: number) => countInWords(value) },
@@ -78,7 +90,7 @@ export function PageChart({ weeks, changes }: { weeks: readonly WeekSum[]; chang
             theme: document.documentElement.dataset['theme'] ?? 'light',
             x: {
               formatter: (_value: number, { dataPointIndex }: { dataPointIndex: number }) =>
-                names[dataPointIndex] ?? '',
+                drawnNames[dataPointIndex] ?? '',
             },
           },
         }}

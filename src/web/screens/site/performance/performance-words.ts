@@ -9,11 +9,11 @@ import type {
   TooLittle,
 } from '../../../../core/performance/index.ts';
 import { isClear } from '../../../../core/performance/index.ts';
-import { dayInWords } from '../../../ui/day.ts';
+import { dateInWords } from '../../../ui/day.ts';
 import { counted, listInWords } from '../../../ui/figures.ts';
 
 /** Days and figures of search are days of the site, whatever the zone is. */
-export const day = (of: string): string => dayInWords(of, 'UTC');
+export const day = (of: string): string => dateInWords(of);
 export const days = (from: string, to: string): string =>
   from === to ? day(from) : `${day(from)} to ${day(to)}`;
 
@@ -67,6 +67,14 @@ export const ranksInWords = (effect: PositionEffect | TooLittle): string => {
     ? `${amount}, against the other pages.`
     : `${amount} against the other pages; that cannot be told from chance.`;
 };
+
+/** What the season does to a page's queries. */
+export function seasonInWords(demand: number | null): string {
+  if (demand === null) return 'No season of its queries is known.';
+  const change = Math.round((demand - 1) * 100);
+  if (change === 0) return 'Its queries are in no season then: as much is searched.';
+  return `By their season its queries are searched ${Math.abs(change)} % ${change > 0 ? 'more' : 'less'}.`;
+}
 
 /** Why the days around a change cannot be held against each other. */
 export const noWindowsInWords = ({ why, days: known, wanted }: NoWindows): string => {

@@ -60,15 +60,13 @@ export function UnansweredList({
               </p>
               {postId && !meantFor && (
                 <p className="mt-1 flex flex-wrap gap-x-4 text-[13px]">
-                  <WordLink quiet to={`/posts/${postId}/study?query=${encodeURIComponent(query)}`}>
+                  <WordLink to={`/posts/${postId}/study?query=${encodeURIComponent(query)}`}>
                     Study it
                   </WordLink>
                   <Button look="word" onClick={() => attempt(take(postId, query))}>
                     Take as a supporting keyword
                   </Button>
-                  <WordLink quiet to={`/posts/${postId}/write`}>
-                    Write
-                  </WordLink>
+                  <WordLink to={`/posts/${postId}/write`}>Write</WordLink>
                 </p>
               )}
             </div>
