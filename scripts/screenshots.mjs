@@ -153,6 +153,7 @@ const VIEWS = [
     path: '/today',
     bare: true,
     before: async (page) => {
+      await page.getByRole('region', { name: 'What matters most' }).getByText('clicks').first().waitFor();
       await page.getByRole('region', { name: 'Near wins' }).getByText('clicks').first().waitFor();
       await page
         .getByRole('region', { name: /season/i })
@@ -177,10 +178,15 @@ const VIEWS = [
   },
   { file: 'calendar', path: '/posts/calendar?day=2026-12-01', bare: true, before: inSeason },
   { file: 'audit', path: '/site/audit', bare: true, before: audited },
+  {
+    file: 'effect',
+    path: '/site/performance/page?path=/journal/first-bike-tour',
+    bare: true,
+    before: (page) => page.getByText('Impressions a week').first().waitFor(),
+  },
   { file: 'release', path: '/posts/demo-wild-camping-by-bike/release' },
   { file: 'thread', path: '/posts/demo-bicycle-ferry/reuse', before: (page) => madeOf(page, /^Thread/) },
   { file: 'review', path: `/posts/${POST}/release`, before: withComments },
-  { file: 'blog', blog: true, path: '/', bare: true },
   { file: 'reading', path: '/posts/demo-bike-tour-packing-list/reading', before: asReadersSee },
   {
     file: 'house-rules',
@@ -206,7 +212,7 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 const named = process.argv.slice(2);
-for (const { file, path, bare, blog, before } of VIEWS) {
+for (const { file, path, bare, before } of VIEWS) {
   if (named.length > 0 && !named.includes(file)) continue;
   const context = await browser.newContext({
     viewport: { width: 1280, height: 800 },
@@ -214,7 +220,7 @@ for (const { file, path, bare, blog, before } of VIEWS) {
     reducedMotion: 'reduce',
   });
   const page = await context.newPage();
-  await page.goto(`http://127.0.0.1:${PORT + (blog ? 1 : 0)}${path}`);
+  await page.goto(`http://127.0.0.1:${PORT}${path}`);
   if (!bare)
     await page
       .getByRole('img', { name: /Score by group/ })

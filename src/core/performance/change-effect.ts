@@ -1,5 +1,5 @@
 import { daysBetween, shiftDay } from '../release/index.ts';
-import { demandRatio, type MonthsOf } from './demand.ts';
+import { joinedProfile, type MonthsOf, profileRatio, type SeasonProfile, seasonProfile } from './demand.ts';
 import { type BeforeAfter, type Effect, effectOf, MIN_CONTROLS, type TooLittle } from './effect.ts';
 import { changedWithin, type PageChange } from './page-changes.ts';
 import type { SearchHistory, SearchSum, Window } from './search-history.ts';
@@ -173,22 +173,17 @@ function positionEffect(
  * the queries that each page is shown for; of a page of whose queries none is known, from those of all pages.
  */
 export function changeEffect(pages: PagesInTime, path: string, change: PageChange): ChangeEffect | NoWindows {
-  const { history, changes, monthsOf } = pages;
+  const { history, changes } = pages;
   const windows = windowsOf(pages, change, changes.get(path) ?? []);
   if (!Array.isArray(windows)) return windows;
   const [before, after] = windows;
   const lengths = before.days / after.days;
-  const demandOf = (of: string): number | null =>
-    demandRatio(weightsOf(history, of, before, after), monthsOf, before, after);
+  const seasons = seasonsOf(pages);
+  const demandOf = (of: string): number | null => profileRatio(seasons.of(of), before, after);
   const others = history.paths.filter(
     (other) => other !== path && !changedWithin(changes.get(other) ?? [], before.from, after.to),
   );
-  const ofSite = demandRatio(
-    [path, ...others].flatMap((one) => weightsOf(history, one, before, after)),
-    monthsOf,
-    before,
-    after,
-  );
+  const ofSite = profileRatio(seasons.ofSite, before, after);
   const demand = demandOf(path);
   const sums = others.map((other) => ({
     path: other,
@@ -233,8 +228,23 @@ export function changeEffect(pages: PagesInTime, path: string, change: PageChang
   };
 }
 
-/** The queries of a page in both windows, each weighing by what it was shown for. */
-const weightsOf = (history: SearchHistory, path: string, before: Window, after: Window) =>
-  [before, after].flatMap((window) =>
-    history.queriesOf(path, window).map(({ query, impressions }) => ({ query, weight: impressions })),
-  );
+/** The seasons of pages, each worked out once. */
+interface Seasons {
+  of: (path: string) => SeasonProfile | null;
+  ofSite: SeasonProfile | null;
+}
+
+const known = new WeakMap<PagesInTime, Seasons>();
+
+function seasonsOf(pages: PagesInTime): Seasons {
+  let seasons = known.get(pages);
+  if (!seasons) {
+    const { history, monthsOf } = pages;
+    const byPath = new Map(
+      history.paths.map((path) => [path, seasonProfile(history.shownFor(path), monthsOf)]),
+    );
+    seasons = { of: (path) => byPath.get(path) ?? null, ofSite: joinedProfile(byPath.values()) };
+    known.set(pages, seasons);
+  }
+  return seasons;
+}

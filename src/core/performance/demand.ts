@@ -1,38 +1,71 @@
-import { shiftDay } from '../release/index.ts';
+import { daysBetween, shiftDay } from '../release/index.ts';
 import type { DaySpan } from '../research/index.ts';
 
 /** Monthly figures of phrases by phrase in comparable form; null: not known. */
 export type MonthsOf = (query: string) => readonly number[] | null;
 
-/** The mean of the months over the days of a span, each day that of its month. 0 is possible: nobody asks then. */
-function meanOver(months: readonly number[], { from, to }: DaySpan): number {
-  let [sum, days] = [0, 0];
-  for (let day = from; day <= to; day = shiftDay(day, 1)) {
-    sum += months[Number(day.slice(5, 7)) - 1];
-    days += 1;
-  }
-  return days === 0 ? 0 : sum / days;
-}
+/** Months against their year's mean, 1 alike; of several queries added up, each by its weight. */
+export type SeasonProfile = readonly number[];
 
-/**
- * How much more is asked for in one span of days than in another, by the seasons of queries: 1 alike, 2 twice as much. Each query weighs
- * by its `weight` (what it was shown for). Null where no query with known months has any weight, or nobody asks in the earlier span.
- */
-export function demandRatio(
+/** The season of queries, each weighing by its `weight` (what it was shown for); null where no months are known of any. */
+export function seasonProfile(
   queries: Iterable<{ query: string; weight: number }>,
   monthsOf: MonthsOf,
-  before: DaySpan,
-  after: DaySpan,
-): number | null {
-  let [then, now] = [0, 0];
+): SeasonProfile | null {
+  const profile = Array<number>(12).fill(0);
+  let isKnown = false;
   for (const { query, weight } of queries) {
     if (weight <= 0) continue;
     const months = monthsOf(query);
     if (months?.length !== 12) continue;
     const mean = months.reduce((sum, month) => sum + month, 0) / 12;
     if (mean <= 0) continue;
-    then += (weight * meanOver(months, before)) / mean;
-    now += (weight * meanOver(months, after)) / mean;
+    isKnown = true;
+    for (let month = 0; month < 12; month++) profile[month] += (weight * months[month]) / mean;
   }
+  return isKnown ? profile : null;
+}
+
+/** Seasons of several pages as one. */
+export function joinedProfile(profiles: Iterable<SeasonProfile | null>): SeasonProfile | null {
+  let joined: number[] | null = null;
+  for (const profile of profiles) {
+    if (!profile) continue;
+    joined ??= Array<number>(12).fill(0);
+    for (let month = 0; month < 12; month++) joined[month] += profile[month];
+  }
+  return joined;
+}
+
+/** The mean over the days of a span, each day that of its month. 0 is possible: nobody asks then. */
+function meanOver(profile: SeasonProfile, { from, to }: DaySpan): number {
+  let [sum, days] = [0, 0];
+  for (let day = from; day <= to; ) {
+    const month = Number(day.slice(5, 7)) - 1;
+    const last = new Date(Date.UTC(Number(day.slice(0, 4)), month + 1, 0)).toISOString().slice(0, 10);
+    const end = last < to ? last : to;
+    const count = daysBetween(day, end) + 1;
+    sum += profile[month] * count;
+    days += count;
+    day = shiftDay(end, 1);
+  }
+  return days === 0 ? 0 : sum / days;
+}
+
+/**
+ * How much more is asked for in one span of days than in another: 1 alike, 2 twice as much. Null where no season is known, or nobody
+ * asks in either.
+ */
+export function profileRatio(profile: SeasonProfile | null, before: DaySpan, after: DaySpan): number | null {
+  if (!profile) return null;
+  const [then, now] = [meanOver(profile, before), meanOver(profile, after)];
   return then > 0 && now > 0 ? now / then : null;
 }
+
+/** The same of queries. */
+export const demandRatio = (
+  queries: Iterable<{ query: string; weight: number }>,
+  monthsOf: MonthsOf,
+  before: DaySpan,
+  after: DaySpan,
+): number | null => profileRatio(seasonProfile(queries, monthsOf), before, after);

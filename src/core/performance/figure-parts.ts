@@ -66,11 +66,17 @@ export function isSoundPart(part: FigurePart): boolean {
   );
 }
 
+/** Queries, and days, that a part can have: a row's key is a whole number that is exact. */
+const [MAX_QUERIES, MAX_DAYS] = [2 ** 22, 2 ** 6];
+const rowKey = (page: number, query: number, day: number): number =>
+  (page * MAX_QUERIES + query) * MAX_DAYS + day;
+
 /** Puts rows into a part, and counts those that were there already. */
 class PartBuilder {
   private readonly pageAt = new Map<string, number>();
   private readonly queryAt = new Map<string, number>();
-  private readonly rowAt = new Map<string, number>();
+  private readonly rowAt = new Map<number, number>();
+  private readonly dayAt = new Map<string, number>();
 
   constructor(readonly part: FigurePart) {
     part.pages.forEach((page, at) => {
@@ -80,7 +86,16 @@ class PartBuilder {
       this.queryAt.set(query.toLowerCase(), at);
     });
     for (let at = 0; at < part.page.length; at++)
-      this.rowAt.set(`${part.page[at]} ${part.query[at]} ${part.day[at]}`, at);
+      this.rowAt.set(rowKey(part.page[at], part.query[at], part.day[at]), at);
+  }
+
+  private dayOf(from: string): number {
+    let day = this.dayAt.get(from);
+    if (day === undefined) {
+      day = this.part.grain === 'day' ? daysBetween(this.part.from, from) : 0;
+      this.dayAt.set(from, day);
+    }
+    return day;
   }
 
   private place(names: string[], known: Map<string, number>, name: string, key: string): number {
@@ -97,8 +112,8 @@ class PartBuilder {
     const { part } = this;
     const page = this.place(part.pages, this.pageAt, row.page, row.page);
     const query = this.place(part.queries, this.queryAt, row.query, row.query.toLowerCase());
-    const day = part.grain === 'day' ? daysBetween(part.from, row.from) : 0;
-    const key = `${page} ${query} ${day}`;
+    const day = this.dayOf(row.from);
+    const key = rowKey(page, query, day);
     const known = this.rowAt.get(key);
     const at = known ?? part.page.push(page) - 1;
     if (known === undefined) {

@@ -16,7 +16,7 @@ export {
 } from './change-effect.ts';
 export { asksForSite, type CurveRank, ownCurve } from './click-curve.ts';
 export { demandRatio, type MonthsOf } from './demand.ts';
-export { type BeforeAfter, type Effect, effectOf, isClear, MIN_CONTROLS, type TooLittle } from './effect.ts';
+export { type BeforeAfter, type Effect, effectOf, isClear, type TooLittle } from './effect.ts';
 export {
   assumedPeriod,
   type FigurePart,

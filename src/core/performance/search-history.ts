@@ -65,6 +65,8 @@ export class SearchHistory {
   private readonly begins: Uint32Array;
   /** Rows of each page. */
   private readonly ofPage: number[][] = [];
+  /** Of each page, its rows added up in their order: the sum of a stretch of them is a difference. */
+  private readonly addedUp: { clicks: Float64Array; impressions: Float64Array; ranks: Float64Array }[];
   /** Page and span of which the sum is told by a row of its own. */
   private readonly summed = new Set<number>();
 
@@ -132,6 +134,7 @@ export class SearchHistory {
       if (query === 0) this.summed.add(page * spans.length + span);
       if (this.begins[span] > at) this.begins[span] = at;
     });
+    this.addedUp = this.ofPage.map((rows) => this.addUp(rows));
     for (let span = spans.length - 1; span >= 0; span--)
       if (this.begins[span] === count && span + 1 < spans.length) this.begins[span] = this.begins[span + 1];
   }
@@ -167,35 +170,63 @@ export class SearchHistory {
     return this.window(end.from < from ? end.from : from, reach.to);
   }
 
-  private sumOf(rows: Iterable<number>, isCounted: (at: number) => boolean): SearchSum {
-    let [clicks, impressions, ranks, ranked] = [0, 0, 0, 0];
+  private addUp(rows: readonly number[]): (typeof this.addedUp)[number] {
+    const sums = () => new Float64Array(rows.length + 1);
+    const added = { clicks: sums(), impressions: sums(), ranks: sums() };
+    rows.forEach((at, place) => {
+      const isCounted = this.counts(at) ? 1 : 0;
+      const shown = isCounted * this.row.impressions[at];
+      added.clicks[place + 1] = added.clicks[place] + isCounted * this.row.clicks[at];
+      added.impressions[place + 1] = added.impressions[place] + shown;
+      added.ranks[place + 1] = added.ranks[place] + this.row.position[at] * shown;
+    });
+    return added;
+  }
+
+  private sumOfRows(rows: readonly number[]): SearchSum {
+    let [clicks, impressions, ranks] = [0, 0, 0];
     for (const at of rows) {
-      if (!isCounted(at)) continue;
       clicks += this.row.clicks[at];
       impressions += this.row.impressions[at];
       ranks += this.row.position[at] * this.row.impressions[at];
-      ranked += this.row.impressions[at];
     }
-    return { clicks, impressions, position: ranked > 0 ? ranks / ranked : null };
+    return { clicks, impressions, position: impressions > 0 ? ranks / impressions : null };
   }
 
   /** Whether a row counts in the sum of its page: its own sum where there is one, else its queries. */
   private counts(at: number): boolean {
-    return (
-      (this.row.query[at] === 0) ===
-      this.summed.has(this.row.page[at] * this.spans.length + this.row.span[at])
-    );
+    const isWhole = this.row.query[at] === 0;
+    if (this.summed.size === 0) return !isWhole;
+    return isWhole === this.summed.has(this.row.page[at] * this.spans.length + this.row.span[at]);
   }
 
-  private rowsIn(path: string, { first, last }: Window): number[] {
-    const page = this.pathAt.get(path);
-    if (page === undefined) return [];
-    return this.ofPage[page].filter((at) => this.row.span[at] >= first && this.row.span[at] < last);
+  /** Where the rows of a page in a window begin and end among its rows, which lie in the order of their spans. */
+  private placesIn(page: number, { first, last }: Pick<Window, 'first' | 'last'>): [number, number] {
+    const rows = this.ofPage[page];
+    const from = (span: number): number => {
+      let [low, high] = [0, rows.length];
+      while (low < high) {
+        const middle = (low + high) >> 1;
+        if (this.row.span[rows[middle]] < span) low = middle + 1;
+        else high = middle;
+      }
+      return low;
+    };
+    return [from(first), from(last)];
   }
 
   /** What search showed of a page in a window. */
-  sum(path: string, window: Window): SearchSum {
-    return this.sumOf(this.rowsIn(path, window), (at) => this.counts(at));
+  sum(path: string, window: Pick<Window, 'first' | 'last'>): SearchSum {
+    const page = this.pathAt.get(path);
+    if (page === undefined) return { clicks: 0, impressions: 0, position: null };
+    const [first, last] = this.placesIn(page, window);
+    const { clicks, impressions, ranks } = this.addedUp[page];
+    const shown = impressions[last] - impressions[first];
+    return {
+      clicks: clicks[last] - clicks[first],
+      impressions: shown,
+      position: shown > 0 ? Math.max(1, (ranks[last] - ranks[first]) / shown) : null,
+    };
   }
 
   /**
@@ -203,32 +234,46 @@ export class SearchHistory {
    * it is. Days that are missing part weeks. In order; at most so many, the latest.
    */
   weeks(path: string, most = Number.POSITIVE_INFINITY): WeekSum[] {
-    const groups: { first: number; last: number; days: number }[] = [];
+    return this.weekSpans()
+      .slice(-most)
+      .map((week) => {
+        const { from, to, days } = week;
+        return { from, to, days, ...this.sum(path, week) };
+      });
+  }
+
+  private inWeeks: Window[] | null = null;
+
+  private weekSpans(): Window[] {
+    if (this.inWeeks) return this.inWeeks;
+    const weeks: Window[] = [];
     for (let at = this.spans.length - 1; at >= 0; at--) {
-      const open = groups.at(-1);
+      const { from, to, days } = this.spans[at];
+      const open = weeks.at(-1);
       const isNext =
         open !== undefined &&
-        this.spans[at].days === 1 &&
+        days === 1 &&
         open.days < DAYS_OF_WEEK &&
         this.spans[open.first].days === 1 &&
-        shiftDay(this.spans[at].from, 1) === this.spans[open.first].from;
+        shiftDay(from, 1) === open.from;
       if (isNext) {
         open.first = at;
+        open.from = from;
         open.days += 1;
-      } else if (groups.length < most) groups.push({ first: at, last: at + 1, days: this.spans[at].days });
-      else break;
+      } else weeks.push({ from, to, first: at, last: at + 1, days });
     }
-    return groups.reverse().map(({ first, last, days }) => {
-      const { from } = this.spans[first];
-      const { to } = this.spans[last - 1];
-      return { from, to, days, ...this.sum(path, { from, to, first, last, days }) };
-    });
+    this.inWeeks = weeks.reverse();
+    return this.inWeeks;
   }
 
   /** The queries that a page was shown for in a window; those with most clicks, then impressions, first. */
   queriesOf(path: string, window: Window): QuerySum[] {
     const byQuery = new Map<number, number[]>();
-    for (const at of this.rowsIn(path, window)) {
+    const page = this.pathAt.get(path);
+    if (page === undefined) return [];
+    const [first, last] = this.placesIn(page, window);
+    for (let place = first; place < last; place++) {
+      const at = this.ofPage[page][place];
       const query = this.row.query[at];
       if (query === 0) continue;
       const rows = byQuery.get(query);
@@ -236,7 +281,7 @@ export class SearchHistory {
       else byQuery.set(query, [at]);
     }
     return [...byQuery]
-      .map(([query, rows]) => ({ query: this.queries[query], ...this.sumOf(rows, () => true) }))
+      .map(([query, rows]) => ({ query: this.queries[query], ...this.sumOfRows(rows) }))
       .sort(
         (a, b) =>
           b.clicks - a.clicks ||
@@ -268,6 +313,13 @@ export class SearchHistory {
       const rows = queries.map(({ query, ...own }) => row(query, own));
       return rest.impressions > 0 || rest.clicks > 0 ? [...rows, row('', rest)] : rows;
     });
+  }
+
+  /** What each query of a page was shown for over all that is known. */
+  shownFor(path: string): { query: string; weight: number }[] {
+    return this.queriesOf(path, { ...this.reach!, first: 0, last: this.spans.length, days: 0 }).map(
+      ({ query, impressions }) => ({ query, weight: impressions }),
+    );
   }
 
   /** The rows that a figure is made of: of a page (or all, where it is null) and a query (or all) in a window, as they were brought. */
