@@ -18,7 +18,7 @@ const PAGES: Record<string, [before: number, after: number]> = {
   [`${HOST}/estuary-cycling-route`]: [9, 8],
   [`${HOST}/tide-table-cycling`]: [6, 5],
   [`${HOST}/touring-tyre-pressure`]: [12, 10],
-  [`${HOST}/2026-03-touring_brake_pads`]: [4, 4],
+  [`${HOST}/canal-towpath-cycling`]: [4, 4],
 };
 
 /** An export of some days: clicks that go up and down by weekday and page. */

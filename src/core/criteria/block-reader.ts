@@ -1,9 +1,13 @@
 import { type Block, isNoteRef, isRead, linksOf } from '../draft/index.ts';
 import {
   fold,
+  type LanguageRules,
+  languageRules,
   MATCH_COUNTS,
   MATCH_VALUES,
   type Match,
+  type MeasuredWords,
+  matchingOf,
   PhraseMatcher,
   proseLikeness,
   TermCounter,
@@ -11,6 +15,7 @@ import {
   tokenize,
   type Vocabulary,
   type WordBases,
+  WordMeasure,
 } from '../language/index.ts';
 import { kinOf } from '../meaning/index.ts';
 import { type Claim, claimsOf, mayClaim } from './claims.ts';
@@ -40,7 +45,8 @@ export interface BlockReading {
    * which are labels, those of a text that ends as a sentence does (`.`, `!`, `?`).
    */
   sentences: number;
-  syllables: number;
+  /** What reading formulas count of its words; nothing where no formula is known for its language. */
+  measured: MeasuredWords;
   /** Running text: paragraphs, list items, quotes; not headings, captions, table cells. */
   prose: boolean;
   /** A paragraph of its own: prose outside lists. */
@@ -98,6 +104,8 @@ export interface BlockReading {
 /** What a reading depends on beside the block. */
 export interface ReadingTarget {
   english: boolean;
+  /** The language by whose rules words are compared and counted: a code of `matchingOf`. */
+  language: string;
   keyword: string;
   supporting: readonly string[];
   sentenceWords: number;
@@ -128,6 +136,7 @@ const NOTHING_SAID: SaidSentence[] = [];
 const NO_USES: BlockReading['termUses'] = [];
 const HINTS: ReadonlySet<string> = new Set([...STOCK_HINTS, ...AGEING_HINTS]);
 const NO_CLAIMS: BlockReading['claims'] = [];
+const NOTHING_MEASURED: MeasuredWords = { syllables: 0, letters: 0, longWords: 0 };
 const NO_HINTS: readonly string[] = [];
 const NO_STEMS: number[] = [];
 const NO_PHRASES: StockPhrase[] = [];
@@ -138,6 +147,8 @@ const NO_PHRASES: StockPhrase[] = [];
  */
 export class BlockReader {
   readonly matcher: PhraseMatcher;
+  private readonly measure: WordMeasure;
+  private readonly sentenceRules: LanguageRules | null;
   readonly keywordStems: readonly KeywordStem[];
   private readonly memo = new WeakMap<Block, BlockReading>();
   private readonly terms: TermCounter | null;
@@ -167,12 +178,18 @@ export class BlockReader {
     this.hints = new WordHints(vocabulary, HINTS);
     this.styles = new SentenceStyles(vocabulary);
     this.keywordStems = keywordStemsOf(target.keyword, vocabulary, bases);
-    this.matcher = new PhraseMatcher([target.keyword, ...target.supporting], vocabulary, target.english);
+    this.matcher = new PhraseMatcher(
+      [target.keyword, ...target.supporting],
+      vocabulary,
+      matchingOf(target.language),
+    );
+    this.measure = new WordMeasure(target.language, vocabulary);
+    this.sentenceRules = languageRules(target.language);
   }
 
   /** Matches in a text that is no block: a title, a description, an alternative text. */
   matchText(text: string): Match[] {
-    return this.matcher.match(text, tokenize(text, this.vocabulary));
+    return this.matcher.match(text, tokenize(text, this.vocabulary, this.sentenceRules));
   }
 
   read(block: Block): BlockReading {
@@ -187,7 +204,7 @@ export class BlockReader {
   private tokensOf(block: Block): Tokens {
     let tokens = this.tokenMemo.get(block);
     if (!tokens) {
-      tokens = tokenize(isRead(block) ? block.text : '', this.vocabulary);
+      tokens = tokenize(isRead(block) ? block.text : '', this.vocabulary, this.sentenceRules);
       this.tokenMemo.set(block, tokens);
     }
     return tokens;
@@ -202,9 +219,6 @@ export class BlockReader {
     const links = block.marks.length
       ? linksOf(block).map((link) => ({ ...link, plain: plainOf(link.text) }))
       : [];
-    let syllables = 0;
-    if (this.target.english)
-      for (let at = 0; at < tokens.length; at++) syllables += this.vocabulary.syllables(tokens.ids[at]);
     const uses: KeywordUse[] = [];
     const supporting = new Map<number, number>();
     let useCount = 0;
@@ -243,7 +257,7 @@ export class BlockReader {
       hasNotes: block.marks.some(({ href }) => href !== undefined && isNoteRef(href)),
       loads: block.image !== undefined || (block.embeds?.length ?? 0) > 0,
       container: block.path.length ? `${block.path[0].type}${block.path[0].key}` : '',
-      syllables,
+      measured: this.target.language === '' ? NOTHING_MEASURED : this.measure.of(tokens),
       prose,
       paragraph: prose && !inList,
       uses,

@@ -6,6 +6,7 @@ import {
   MATCH_VALUES,
   type Match,
   type MatchKind,
+  matchingOf,
   type Tokens,
   Vocabulary,
   WordBases,
@@ -113,7 +114,7 @@ export interface DraftFacts {
 /** Remembers what was read of a draft from one report to the next. One per post and session. */
 export class DraftReadings {
   private reader: BlockReader | null = null;
-  private readonly tokenMemo = new WeakMap<Block, Tokens>();
+  private tokenMemo = new WeakMap<Block, Tokens>();
   private textMemo = new Map<string, Match[]>();
   private detected: { text: string; language: string } | null = null;
   /** What the last report read, so that the next one looks only at where the drafts differ. */
@@ -136,7 +137,7 @@ export class DraftReadings {
   facts({ fields, draft }: PostDocument, settings: DraftSettings): DraftFacts {
     const language = fields.language || settings.language || this.languageOf(draft.blocks);
     const english = isEnglish(language);
-    const reader = this.readerFor(english, fields, settings);
+    const reader = this.readerFor(english, language, fields, settings);
     const readings = this.readingsOf(draft.blocks, reader);
     const titleBlock = this.titleBlockOf(readings, fields.title);
     const totals = draftTotals(
@@ -261,12 +262,19 @@ export class DraftReadings {
     return this.detected.language;
   }
 
-  private readerFor(english: boolean, fields: PostFields, { limits, study }: DraftSettings): BlockReader {
+  private readerFor(
+    english: boolean,
+    language: string,
+    fields: PostFields,
+    { limits, study }: DraftSettings,
+  ): BlockReader {
     const { sentenceWords } = limits;
+    const { code } = matchingOf(language);
     const { keyword, supporting } = fields;
     const known = this.reader?.target;
     const same =
       known?.english === english &&
+      known.language === code &&
       known.keyword === keyword &&
       known.sentenceWords === sentenceWords &&
       known.study === study &&
@@ -274,9 +282,11 @@ export class DraftReadings {
         (known.supporting.length === supporting.length &&
           known.supporting.every((phrase, at) => phrase === supporting[at])));
     if (!this.reader || !same) {
+      // Another language has other sentences.
+      if (known && known.language !== code) this.tokenMemo = new WeakMap();
       this.reader = new BlockReader(
         this.vocabulary,
-        { english, keyword, supporting, sentenceWords, study },
+        { english, language: code, keyword, supporting, sentenceWords, study },
         this.tokenMemo,
         this.bases,
       );

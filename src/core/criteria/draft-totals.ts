@@ -1,3 +1,4 @@
+import type { MeasuredWords } from '../language/index.ts';
 import type { BlockReading } from './block-reader.ts';
 import type { Limits } from './limits.ts';
 
@@ -13,7 +14,7 @@ export interface DraftTotals {
   /** Weighted uses of the primary keyword. */
   useCount: number;
   /** Counts over the blocks that hold sentences: running text, and labels that are sentences. Reading ease follows from them. */
-  read: { words: number; sentences: number; syllables: number };
+  read: { words: number; sentences: number } & MeasuredWords;
   /** Sentences of running text: paragraphs, list items, quotes. */
   proseSentences: number;
   paragraphs: number;
@@ -51,7 +52,7 @@ export function draftTotals(
   phrases: { supporting: number; terms: number },
   { headingRunWords, paragraphWords }: Limits,
 ): DraftTotals {
-  const read = { words: 0, sentences: 0, syllables: 0 };
+  const read = { words: 0, sentences: 0, syllables: 0, letters: 0, longWords: 0 };
   const totals: DraftTotals = {
     words: 0,
     useCount: 0,
@@ -104,7 +105,9 @@ export function draftTotals(
     if (sentences > 0) {
       read.words += words;
       read.sentences += sentences;
-      read.syllables += reading.syllables;
+      read.syllables += reading.measured.syllables;
+      read.letters += reading.measured.letters;
+      read.longWords += reading.measured.longWords;
     }
     if (reading.likeness !== null) {
       totals.likeness.sum += reading.likeness.sum;

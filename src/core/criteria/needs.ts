@@ -1,3 +1,4 @@
+import { hasReadingFormula } from '../language/index.ts';
 import type { Context, Criterion } from './criterion.ts';
 import type { DraftFacts } from './draft-facts.ts';
 
@@ -7,6 +8,8 @@ export type Need =
   | 'words'
   /** A text in English. */
   | 'english'
+  /** A text in a language that has a reading formula here. */
+  | 'formula'
   /** A picture at least. */
   | 'pictures'
   /** A picture whose file is known. */
@@ -25,6 +28,7 @@ export type Need =
 const IS_THERE: Record<Need, (facts: DraftFacts, context: Context) => boolean> = {
   words: ({ words, settings }) => words >= settings.limits.judgeableWords,
   english: ({ english }) => english,
+  formula: ({ language }) => hasReadingFormula(language),
   pictures: ({ images }) => images.length > 0,
   'picture-files': ({ images, settings }) => images.some(({ src }) => settings.pictures.has(src)),
   supporting: ({ fields }) => fields.supporting.length > 0,

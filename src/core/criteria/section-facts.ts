@@ -55,11 +55,13 @@ export function sectionFacts(facts: DraftFacts): SectionFacts[] {
     const sum = (of: (reading: BlockReading) => number) =>
       body.reduce((all, reading) => all + of(reading), 0);
     const read = body.filter(({ sentences }) => sentences > 0);
-    const counts = { words: 0, sentences: 0, syllables: 0 };
-    for (const { words, sentences, syllables } of read) {
+    const counts = { words: 0, sentences: 0, syllables: 0, letters: 0, longWords: 0 };
+    for (const { words, sentences, measured } of read) {
       counts.words += words;
       counts.sentences += sentences;
-      counts.syllables += syllables;
+      counts.syllables += measured.syllables;
+      counts.letters += measured.letters;
+      counts.longWords += measured.longWords;
     }
     const claims = figures.filter(({ block: index }) => within(index, at));
     return {

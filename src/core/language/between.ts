@@ -1,4 +1,5 @@
-import { directionOf, isWay, type Phrase } from './phrase.ts';
+import { directionOf, isWay } from './direction.ts';
+import type { Phrase } from './phrase.ts';
 import { isFunctionWord } from './stop-words.ts';
 import { Gap, type Tokens } from './tokens.ts';
 import type { Vocabulary } from './vocabulary.ts';

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { researchStem } from '../research/index.ts';
+import { directionOf } from './direction.ts';
 import { HOSTILE_WORDS } from './hostile-words.test-data.ts';
 import { inflectionCandidates, normalForm, stem, wordCount } from './index.ts';
 import { knownWords } from './known-words.ts';
-import { directionOf } from './phrase.ts';
 import { spelledLike } from './spellings.ts';
 import { syllablesOf } from './syllables.ts';
 

@@ -8,6 +8,7 @@
 export { detectLanguage, isEnglish, smallWordsOf } from './detect.ts';
 export { areVariants, baseForm, inflectionCandidates } from './inflections.ts';
 export { keywordKeys } from './keyword-keys.ts';
+export { type LanguageRules, languageRules } from './languages/index.ts';
 export {
   MATCH_COUNTS,
   MATCH_KINDS,
@@ -16,9 +17,12 @@ export {
   type MatchKind,
   PhraseMatcher,
 } from './matcher.ts';
+export { type Matching, matchingOf } from './matching.ts';
+export { type MeasuredWords, WordMeasure } from './measured-words.ts';
 export { fold, normalForm } from './normal.ts';
 export { type ProseLikeness, proseLikeness } from './prose-likeness.ts';
 export { fleschKincaidGrade, fleschReadingEase } from './readability.ts';
+export { hasReadingFormula, type ReadingEase, readingEaseOf } from './reading-ease.ts';
 export { asHeading, sentenceCase } from './sentence-case.ts';
 export { sentenceBreaks } from './sentences.ts';
 export { spelledLike } from './spellings.ts';

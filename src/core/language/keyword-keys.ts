@@ -1,8 +1,10 @@
+import { directionOf } from './direction.ts';
 import { baseForm } from './inflections.ts';
+import { type Matching, matchingOf } from './matching.ts';
 import { normalForm } from './normal.ts';
-import { directionOf } from './phrase.ts';
 import { isFunctionWord } from './stop-words.ts';
 import { plainWords } from './tokens.ts';
+import { Vocabulary } from './vocabulary.ts';
 
 /** Keys of a keyword: under which it is filed, and under which its rivals are looked up. */
 export interface KeywordKeys {
@@ -13,13 +15,15 @@ export interface KeywordKeys {
 /**
  * Keys by which two keywords are told to be the same target: one is filed under a key that the other asks for where
  * they are variants (inflected, reordered, hyphenated or closed up). Two phrases that each point somewhere ("word
- * to pdf") must point the same way; in languages other than English only case and spacing are forgiven.
+ * to pdf") must point the same way; in languages of which no rules are known only case and spacing are forgiven.
  */
-export function keywordKeys(phrase: string, english: boolean): KeywordKeys {
+export function keywordKeys(phrase: string, language: string): KeywordKeys {
+  const matching = matchingOf(language);
   const words = plainWords(phrase);
   const alike = (...keys: string[]): KeywordKeys => ({ filed: keys, asked: keys });
   if (words.length === 0) return alike();
-  if (!english) return alike(words.join(''));
+  if (matching.code === '') return alike(words.join(''));
+  if (matching.code !== 'en') return alike(...keysByStems(words, matching));
   const base = (word: string) => baseForm(normalForm(word));
   const content = words.filter((word) => !isFunctionWord(word));
   if (content.length < 2) return alike(words.map(base).join(''));
@@ -36,4 +40,19 @@ export function keywordKeys(phrase: string, english: boolean): KeywordKeys {
     .map((word) => (directionOf(word) === 'none' ? base(word) : directionOf(word)))
     .join('');
   return { filed: [pointing, `pointing ${sorted}`], asked: [pointing, `plain ${sorted}`] };
+}
+
+/** The keys of a phrase in a language told by stems: its content words by what is shortest left of each, in any order, and closed up. */
+function keysByStems(words: readonly string[], matching: Matching): string[] {
+  const vocabulary = new Vocabulary();
+  const content = words.filter((word) => !matching.isFunction(word));
+  const stems = (content.length > 0 ? content : words).map((word) =>
+    matching
+      .candidates(vocabulary, vocabulary.idOf(word))
+      .reduce(
+        (shortest, stem) => (stem.endsWith('~') && stem.length < shortest.length ? stem : shortest),
+        `${word}~`,
+      ),
+  );
+  return [[...stems].sort().join(' '), stems.map((stem) => stem.slice(0, -1)).join('')];
 }

@@ -1,13 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PhraseMatcher } from './matcher.ts';
+import { matchingOf } from './matching.ts';
 import { tokenize } from './tokens.ts';
 import { Vocabulary } from './vocabulary.ts';
 
 const vocabulary = new Vocabulary();
 
 function find(keyword: string, text: string, english = true) {
-  return new PhraseMatcher([keyword], vocabulary, english).match(text, tokenize(text, vocabulary));
+  return new PhraseMatcher([keyword], vocabulary, matchingOf(english ? 'en' : '')).match(
+    text,
+    tokenize(text, vocabulary),
+  );
 }
 const kinds = (keyword: string, text: string, english = true) =>
   find(keyword, text, english).map((match) => match.kind);
@@ -68,7 +72,10 @@ describe('kinds of a match', () => {
       (_, i) => ['bike bag', 'tent peg', 'ferry time', 'rain cape'][i % 4] + (i > 3 ? ` ${i}` : ''),
     );
     const text = 'Bags for bikes. A bike bag, tent pegs and a rain cape 7 for the ferry times.';
-    const together = new PhraseMatcher(phrases, vocabulary, true).match(text, tokenize(text, vocabulary));
+    const together = new PhraseMatcher(phrases, vocabulary, matchingOf('en')).match(
+      text,
+      tokenize(text, vocabulary),
+    );
     for (const [index, phrase] of phrases.entries()) {
       expect(together.filter((match) => match.phrase === index).map((match) => match.start)).toEqual(
         find(phrase, text).map((match) => match.start),

@@ -1,11 +1,11 @@
 import { hopBetween, type Occurrence, ownWords, type Sentence, WIDEST_GAP } from './between.ts';
-import { areVariants } from './inflections.ts';
-import { compilePhrase, directionOf, isJoint, type Phrase } from './phrase.ts';
+import type { Matching } from './matching.ts';
+import { compilePhrase, isJoint, type Phrase } from './phrase.ts';
+import { plainHop, plainlyTurned } from './plain-hops.ts';
 import { oneSpelling } from './spellings.ts';
 import type { Tokens } from './tokens.ts';
 import { turnedRound } from './turned.ts';
 import type { Vocabulary } from './vocabulary.ts';
-import { isDeterminer } from './word-classes.ts';
 
 /** The kinds of a match, best first. */
 export const MATCH_KINDS = ['exact', 'joined', 'inflected', 'split', 'reordered'] as const;
@@ -60,6 +60,8 @@ const LONGEST_OPENED = 40;
  */
 export class PhraseMatcher {
   readonly phrases: (Phrase | null)[];
+  private readonly inflects: boolean;
+  private readonly isEnglish: boolean;
   private readonly bySlot = new Map<string, { phrase: number; slot: number }[]>();
   private readonly byClosed = new Map<string, { phrase: number; from: number; to: number }[]>();
   private readonly byHead = new Map<string, { phrase: number; slot: number; tail: string }[]>();
@@ -71,9 +73,11 @@ export class PhraseMatcher {
   constructor(
     phrases: readonly string[],
     private readonly vocabulary: Vocabulary,
-    private readonly english: boolean,
+    private readonly matching: Matching,
   ) {
-    this.phrases = phrases.map((text) => compilePhrase(text, vocabulary, english));
+    this.inflects = matching.code !== '';
+    this.isEnglish = matching.code === 'en';
+    this.phrases = phrases.map((text) => compilePhrase(text, vocabulary, matching));
     this.masks = new Int32Array(phrases.length);
     this.found = phrases.map(() => []);
     this.phrases.forEach((phrase, index) => {
@@ -88,7 +92,7 @@ export class PhraseMatcher {
     }
     phrase.slots.forEach((slot, at) => {
       for (const candidate of slot.candidates) put(this.bySlot, candidate, { phrase: index, slot: at });
-      if (slot.literal && this.english) return;
+      if (slot.literal && this.inflects) return;
       const { length } = slot.normal;
       if (length < 5 || length > LONGEST_OPENED) return;
       for (let cut = 1; cut <= length - 2; cut++) {
@@ -110,22 +114,24 @@ export class PhraseMatcher {
     const known = this.roles[id];
     if (known !== undefined) return known;
     const form = this.vocabulary.form(id);
-    const normal = this.english ? this.vocabulary.normal(id) : form;
-    const candidates = this.english ? this.vocabulary.candidates(id) : [normal];
+    const normal = this.matching.normal(this.vocabulary, id);
+    const candidates = this.matching.candidates(this.vocabulary, id);
     const roles: Role[] = [];
     for (const candidate of candidates) {
       for (const { phrase, slot: at } of this.bySlot.get(candidate) ?? []) {
         const slot = this.phrases[phrase]!.slots[at];
         if (hasRole(roles, phrase, at)) continue;
         if (
-          slot.literal ? slot.form !== form : !areVariants(normal, candidates, slot.normal, slot.candidates)
+          slot.literal
+            ? slot.form !== form
+            : !this.matching.areVariants(normal, candidates, slot.normal, slot.candidates)
         )
           continue;
         roles.push({
           phrase,
           from: at,
           to: at,
-          quality: slot.form === form || oneSpelling(slot.form) === oneSpelling(form) ? 0 : 2,
+          quality: this.isSameForm(slot.form, form) ? 0 : 2,
           tail: null,
         });
       }
@@ -178,9 +184,9 @@ export class PhraseMatcher {
           !isJoint(tokens.gaps[next])
         )
           continue;
-        const normal = this.vocabulary.normal(tokens.ids[next]);
+        const normal = this.matching.normal(this.vocabulary, tokens.ids[next]);
         if (normal !== role.tail) {
-          if (!this.english || !this.vocabulary.candidates(tokens.ids[next]).includes(role.tail)) continue;
+          if (!this.isEnglish || !this.vocabulary.candidates(tokens.ids[next]).includes(role.tail)) continue;
           quality = 2;
         }
         last = next;
@@ -220,7 +226,7 @@ export class PhraseMatcher {
         if (chain) {
           const exact = this.wholePhrase(phrase, tokens, chain, from, to);
           if (exact) hits.push(hitOf(index, tokens, exact.first, exact.last, exact.kind));
-          else if (!phrase.strict || chain.every((part) => part.quality < 2) || this.english) {
+          else if (!phrase.strict || chain.every((part) => part.quality < 2) || this.inflects) {
             const kind = this.kindOf(phrase, sentence, chain);
             if (!(phrase.strict && kind === 'split'))
               hits.push(hitOf(index, tokens, chain[0].first, chain.at(-1)!.last, kind));
@@ -228,7 +234,9 @@ export class PhraseMatcher {
         }
       }
       if (phrase.reorderable) {
-        const loose = turnedRound(phrase, sentence, occurrences, place);
+        const loose = this.isEnglish
+          ? turnedRound(phrase, sentence, occurrences, place)
+          : plainlyTurned(phrase, sentence, this.matching, occurrences, place);
         if (loose) hits.push(hitOf(index, tokens, loose.first, loose.last, 'reordered'));
       }
     }
@@ -269,7 +277,7 @@ export class PhraseMatcher {
       const next = all[at];
       if (next.from !== last.to + 1 || next.first <= last.last) continue;
       if (!this.directionHolds(phrase, sentence.tokens, last, next)) continue;
-      if (!phrase.strict && hopBetween(phrase, sentence, last, next) === null) continue;
+      if (!phrase.strict && this.hop(phrase, sentence, last, next) === null) continue;
       const rest = this.ordered(phrase, sentence, all, at, dead);
       if (rest) return [last, ...rest];
     }
@@ -277,11 +285,27 @@ export class PhraseMatcher {
     return null;
   }
 
+  private hop(
+    phrase: Phrase,
+    sentence: Sentence,
+    left: Occurrence,
+    right: Occurrence,
+  ): 'near' | 'split' | null {
+    return this.isEnglish
+      ? hopBetween(phrase, sentence, left, right)
+      : plainHop(sentence, this.matching, left, right);
+  }
+
+  /** Whether two forms are one word as written: in English also in the spelling of either side of the ocean. */
+  private isSameForm(a: string, b: string): boolean {
+    return a === b || (this.isEnglish && oneSpelling(a) === oneSpelling(b));
+  }
+
   private directionHolds(phrase: Phrase, tokens: Tokens, left: Occurrence, right: Occurrence): boolean {
     const wanted = phrase.directions[left.to];
     if (!wanted || wanted === 'none') return true;
     for (let at = left.last + 1; at < right.first; at++) {
-      const direction = directionOf(this.vocabulary.form(tokens.ids[at]));
+      const direction = this.matching.directionOf(this.vocabulary.form(tokens.ids[at]));
       if (direction !== 'none' && direction !== wanted) return false;
     }
     return true;
@@ -322,7 +346,7 @@ export class PhraseMatcher {
 
   private kindOf(phrase: Phrase, sentence: Sentence, chain: Occurrence[]): MatchKind {
     for (let at = 1; at < chain.length; at++)
-      if (hopBetween(phrase, sentence, chain[at - 1], chain[at]) !== 'near') return 'split';
+      if (this.hop(phrase, sentence, chain[at - 1], chain[at]) !== 'near') return 'split';
     return this.isTypedShort(phrase, sentence.tokens, chain) ? 'exact' : 'inflected';
   }
 
@@ -336,7 +360,7 @@ export class PhraseMatcher {
         between < chain[at].first;
         between++
       )
-        if (!isDeterminer(this.vocabulary.form(ids[between]))) return false;
+        if (!this.matching.isArticle(this.vocabulary.form(ids[between]))) return false;
     }
     return true;
   }

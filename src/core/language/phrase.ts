@@ -1,21 +1,7 @@
-import { isFunctionWord } from './stop-words.ts';
+import type { Direction } from './direction.ts';
+import type { Matching } from './matching.ts';
 import { Gap, tokenize } from './tokens.ts';
 import type { Vocabulary } from './vocabulary.ts';
-
-/** Which way a function word points: a phrase with one may not be turned round. */
-export type Direction = 'none' | 'towards' | 'from';
-
-const DIRECTIONS: ReadonlyMap<string, Direction> = new Map<string, Direction>(
-  Object.entries({
-    to: 'towards',
-    into: 'towards',
-    for: 'towards',
-    from: 'from',
-  }),
-);
-
-/** Words that say from where or to where, and never stand for another: "word to pdf" is not "word about pdf". */
-export const isWay = (form: string): boolean => form === 'to' || form === 'into' || form === 'from';
 
 /** One word of a phrase that a text must hold. */
 export interface Slot {
@@ -45,9 +31,6 @@ export interface Phrase {
   literalText: string | null;
 }
 
-/** The direction that a function word (folded) gives. */
-export const directionOf = (form: string): Direction => DIRECTIONS.get(form) ?? 'none';
-
 const UNSPACED =
   /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}\p{Script=Myanmar}]/u;
 
@@ -65,29 +48,31 @@ const isTurnable = (slots: readonly Slot[]): boolean =>
 
 /**
  * Reads a keyword. Its content words become slots; function words between them are optional. With fewer than two
- * content words, and in languages other than English, every word is needed and they stand side by side.
+ * content words, and in languages of which no rules are known, every word is needed and they stand side by side.
  * Null for a phrase without any word.
  */
-export function compilePhrase(text: string, vocabulary: Vocabulary, english: boolean): Phrase | null {
+export function compilePhrase(text: string, vocabulary: Vocabulary, matching: Matching): Phrase | null {
+  const inflects = matching.code !== '';
   const trimmed = text.trim();
   const tokens = tokenize(trimmed, vocabulary);
   if (tokens.length === 0) return null;
   const forms = Array.from(tokens.ids, (id) => vocabulary.form(id));
-  const content = forms.filter((form) => !isFunctionWord(form)).length;
+  const content = forms.filter((form) => !matching.isFunction(form)).length;
   const isLong = forms.length > MOST_WORDS;
-  const strict = !english || content < 2 || isLong;
+  const strict = !inflects || content < 2 || isLong;
   const slots: Slot[] = [];
   forms.forEach((form, token) => {
-    const isFunction = isFunctionWord(form);
+    const isFunction = matching.isFunction(form);
     if (isFunction && !strict) return;
     const id = tokens.ids[token];
-    const literal = !english || isFunction;
-    const normal = english ? vocabulary.normal(id) : form;
-    slots.push({ form, normal, candidates: literal ? [normal] : vocabulary.candidates(id), token, literal });
+    const literal = !inflects || isFunction;
+    const normal = matching.normal(vocabulary, id);
+    const candidates = literal ? [normal] : matching.candidates(vocabulary, id);
+    slots.push({ form, normal, candidates, token, literal });
   });
   const directions: Direction[] = slots.slice(0, -1).map((slot, at) => {
     for (let token = slot.token + 1; token < slots[at + 1].token; token++) {
-      const direction = directionOf(forms[token]);
+      const direction = matching.directionOf(forms[token]);
       if (direction !== 'none') return direction;
     }
     return 'none';

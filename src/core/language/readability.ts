@@ -3,6 +3,10 @@ export interface ReadingCounts {
   words: number;
   sentences: number;
   syllables: number;
+  /** Letters of its words, for formulas that count them. */
+  letters?: number;
+  /** Words of more than six letters. */
+  longWords?: number;
 }
 
 /**

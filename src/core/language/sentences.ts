@@ -15,8 +15,10 @@ const END_MARKS = /[.!?…。！？؟۔।]/g;
  * The offsets at which a new sentence begins (0 is left out).
  * A sentence ends at an end mark, followed by closing quotes, then white space, then no lower-case letter;
  * abbreviations, initials, decimals and file names do not end one. A line end always does.
+ *
+ * @param rules of a language beside English; null: English, and what is common
  */
-export function sentenceBreaks(text: string): number[] {
+export function sentenceBreaks(text: string, rules: SentenceRules | null = null): number[] {
   const breaks: number[] = [];
   for (let at = text.indexOf('\n'); at !== -1; at = text.indexOf('\n', at + 1)) breaks.push(at + 1);
   END_MARKS.lastIndex = 0;
@@ -41,10 +43,57 @@ export function sentenceBreaks(text: string): number[] {
     while (lead < text.length && /["'“‘«(¿¡[]/.test(text[lead])) lead += 1;
     const first = text[lead] ?? '';
     if (first !== first.toUpperCase() && first === first.toLowerCase()) continue;
-    if (mark === '.' && run === 1 && isAbbreviation(text, hit.index, lead)) continue;
+    if (
+      mark === '.' &&
+      run === 1 &&
+      (rules ? isShortIn(rules, text, hit.index, lead) : isAbbreviation(text, hit.index, lead))
+    )
+      continue;
     breaks.push(next);
   }
   return breaks.sort((a, b) => a - b);
+}
+
+/** What sentences of a language depend on; of `LanguageRules`. */
+export interface SentenceRules {
+  abbreviations: ReadonlySet<string>;
+  ordinalAfter?: RegExp;
+}
+
+/** Short forms with which a sentence may well end. */
+const CLOSING = new Set([
+  'etc',
+  'usw',
+  'enz',
+  'osv',
+  'o.s.v',
+  'ecc',
+  'jh',
+  'min',
+  'max',
+  'tel',
+  'a.m',
+  'p.m',
+]);
+/** What stands before a point, as far as it is looked at. */
+const WORDS_BEFORE = 24;
+
+/** Whether a point belongs to a short form, an initial or an ordinal of a language. */
+function isShortIn(
+  { abbreviations, ordinalAfter }: SentenceRules,
+  text: string,
+  mark: number,
+  lead: number,
+): boolean {
+  const before = text.slice(Math.max(0, mark - WORDS_BEFORE), mark);
+  if (/\d$/.test(before)) return ordinalAfter?.test(before) ?? false;
+  const word = /[\p{L}.]+$/u.exec(before)?.[0].toLowerCase() ?? '';
+  // "z. B.": a letter and its point, and another.
+  const ahead = text.slice(lead, lead + 2);
+  if (word.length === 1 && (/^\p{L}\.$/u.test(ahead) || /\p{Lu}$/u.test(before))) return true;
+  if (/(?:^|\s)\p{L}\. \p{L}$/u.test(before)) return true;
+  if (!abbreviations.has(word)) return false;
+  return !CLOSING.has(word) || !/\p{Lu}/u.test(text[lead] ?? '');
 }
 
 /** Words that open a sentence and are no names: after "Plan B." and "on Sat." they begin a new one. */

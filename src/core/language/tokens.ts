@@ -1,5 +1,5 @@
 import { fold } from './normal.ts';
-import { sentenceBreaks } from './sentences.ts';
+import { type SentenceRules, sentenceBreaks } from './sentences.ts';
 import type { Vocabulary } from './vocabulary.ts';
 
 /** What stands between a word and the one before it. */
@@ -152,7 +152,7 @@ function gapBetween(text: string, from: number, to: number): number {
  * Scripts with spaces are scanned by character code; Chinese, Japanese, Thai and their like go through the
  * platform's Unicode segmentation. Never throws; lone surrogates are no words.
  */
-export function tokenize(text: string, vocabulary: Vocabulary): Tokens {
+export function tokenize(text: string, vocabulary: Vocabulary, rules: SentenceRules | null = null): Tokens {
   const table = kindsIn(text);
   const ids: number[] = [];
   const starts: number[] = [];
@@ -192,7 +192,7 @@ export function tokenize(text: string, vocabulary: Vocabulary): Tokens {
   const length = ids.length;
   const gaps = new Uint8Array(length);
   const sentences = new Int32Array(length);
-  const breaks = length ? sentenceBreaks(text) : [];
+  const breaks = length ? sentenceBreaks(text, rules) : [];
   let sentence = -1;
   let nextBreak = 0;
   let words = 0;

@@ -1,6 +1,7 @@
 import { goesOn, type Occurrence, ownWords, type Sentence } from './between.ts';
+import { directionOf, isWay } from './direction.ts';
 import { knownWords } from './known-words.ts';
-import { directionOf, isWay, type Phrase } from './phrase.ts';
+import type { Phrase } from './phrase.ts';
 import { Gap } from './tokens.ts';
 import { isDeterminer, isJoining, isPronoun, mayTakeArticle } from './word-classes.ts';
 

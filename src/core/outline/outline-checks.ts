@@ -1,4 +1,4 @@
-import { PhraseMatcher, tokenize, type Vocabulary } from '../language/index.ts';
+import { matchingOf, PhraseMatcher, tokenize, type Vocabulary } from '../language/index.ts';
 import { branchLength, type Outline } from './outline.ts';
 
 /** What is not right with an outline yet. */
@@ -36,7 +36,7 @@ export function outlineChecks(
     seen.set(key, id);
   });
   if (keyword.trim() && outline.some(({ text }) => text.trim())) {
-    const matcher = new PhraseMatcher([keyword], vocabulary, true);
+    const matcher = new PhraseMatcher([keyword], vocabulary, matchingOf('en'));
     const found = outline.some(({ text }) => matcher.match(text, tokenize(text, vocabulary)).length > 0);
     if (!found) checks.push({ id: null, text: `No heading holds "${keyword}" or a form of it.` });
   }

@@ -1,4 +1,4 @@
-import { PhraseMatcher, tokenize, Vocabulary } from '../language/index.ts';
+import { matchingOf, PhraseMatcher, tokenize, Vocabulary } from '../language/index.ts';
 import type { PerformanceRow } from './performance.ts';
 import { fieldOf, meaningKey, meaningStems, tellingStems } from './phrase-meaning.ts';
 import { phraseStems } from './phrase-stems.ts';
@@ -103,6 +103,6 @@ function targetingOf(
   if (phraseStems(query).length === 0) return 'none';
   const there = new Set(meaningStems(page.title));
   if (tellingStems(meaningStems(query)).every((stem) => there.has(stem))) return 'title';
-  const matcher = new PhraseMatcher([query], vocabulary, true);
+  const matcher = new PhraseMatcher([query], vocabulary, matchingOf('en'));
   return matcher.match(page.title, tokenize(page.title, vocabulary)).length > 0 ? 'title' : 'none';
 }

@@ -1,6 +1,7 @@
 import {
   MATCH_COUNTS,
   MATCH_VALUES,
+  matchingOf,
   PhraseMatcher,
   plainWords,
   tokenize,
@@ -52,7 +53,7 @@ export function squareness(
   page: PageText,
   phrases: readonly string[],
   vocabulary: Vocabulary,
-  matcher: PhraseMatcher = new PhraseMatcher(phrases, vocabulary, true),
+  matcher: PhraseMatcher = new PhraseMatcher(phrases, vocabulary, matchingOf('en')),
 ): Float64Array {
   const out = new Float64Array(phrases.length);
   const read = readerOf(phrases, vocabulary, matcher);

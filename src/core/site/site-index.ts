@@ -1,5 +1,5 @@
 import type { PostRef, SiteFacts } from '../criteria/index.ts';
-import { isEnglish, keywordKeys } from '../language/index.ts';
+import { keywordKeys } from '../language/index.ts';
 import {
   type AddressRule,
   categoryPath,
@@ -52,9 +52,7 @@ export class SiteIndex {
         effectiveMetaTitle(post.metaTitle, post.title, site.titlePattern, site.name),
       );
       if (metaTitle) push(this.metaTitles, metaTitle, ref);
-      for (const key of new Set(
-        keywordKeys(post.keyword, isEnglish(post.language || site.language || 'en')).filed,
-      ))
+      for (const key of new Set(keywordKeys(post.keyword, post.language || site.language || 'en').filed))
         push(this.targets, key, ref);
       const path = pathOfPost(post, site);
       if (path) {

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Papa from 'papaparse';
 import { readMarkdown, writeHtml } from '../../core/draft/index.ts';
-import { PhraseMatcher, Vocabulary } from '../../core/language/index.ts';
+import { matchingOf, PhraseMatcher, Vocabulary } from '../../core/language/index.ts';
 import {
   type FoundPage,
   type Keyword,
@@ -132,7 +132,7 @@ function readPhrases(folder: string): Figures[] {
 /** How squarely every page answers every phrase, in the order of the phrases. */
 function measure(pages: readonly WorldPage[], phrases: readonly string[]): Map<string, Float64Array> {
   const vocabulary = new Vocabulary();
-  const matcher = new PhraseMatcher(phrases, vocabulary, true);
+  const matcher = new PhraseMatcher(phrases, vocabulary, matchingOf('en'));
   return new Map(
     pages.map(({ address, text }) => [
       address,

@@ -1,6 +1,6 @@
 import { type DraftEdit, linksToOthers, wishedInternalLinks } from '../../core/criteria/index.ts';
 import type { PostDocument } from '../../core/draft/index.ts';
-import { isEnglish, PhraseMatcher } from '../../core/language/index.ts';
+import { matchingOf, PhraseMatcher } from '../../core/language/index.ts';
 import {
   LinkBook,
   type LinkFault,
@@ -80,7 +80,7 @@ export const links = {
     const { ownPath } = facts.settings;
     const linked = new Set(facts.links.flatMap(({ path }) => path ?? []));
     if (ownPath !== null) linked.add(ownPath);
-    const own = new PhraseMatcher([facts.keyword], vocabulary, isEnglish(facts.language));
+    const own = new PhraseMatcher([facts.keyword], vocabulary, matchingOf(facts.language));
     const outside = outsideAddresses(facts);
     const answers = await addressChecks(outside);
     return {

@@ -13,7 +13,7 @@ export const keywordFree = criterion({
   measure(facts, { site }) {
     if (!facts.keyword) return NO_KEYWORD;
     const rivals = new Map<string, string>();
-    for (const key of keywordKeys(facts.keyword, facts.english).asked) {
+    for (const key of keywordKeys(facts.keyword, facts.language).asked) {
       for (const post of site!.targets.get(key) ?? [])
         if (post.id !== site!.postId) rivals.set(post.id, post.title);
     }

@@ -1,4 +1,5 @@
 import type { Block } from '../../draft/index.ts';
+import { isEnglish, languageRules } from '../../language/index.ts';
 import { criterion, type Fix } from '../criterion.ts';
 import type { DraftFacts, LinkFact } from '../draft-facts.ts';
 import type { DraftEdit } from '../edits.ts';
@@ -17,8 +18,10 @@ const SAYS_NOTHING = new Set(
 const ADDRESS = /^(?:https?:\/\/|www\.)\S+$/i;
 
 /** Whether a link's words do not say where it leads. */
-export const isVague = ({ plain, text }: LinkFact, english: boolean): boolean =>
-  plain === '' || (english && SAYS_NOTHING.has(plain)) || ADDRESS.test(text.trim());
+export const isVague = ({ plain, text }: LinkFact, language: string): boolean =>
+  plain === '' ||
+  (isEnglish(language) ? SAYS_NOTHING : languageRules(language)?.vagueLinks)?.has(plain) === true ||
+  ADDRESS.test(text.trim());
 
 /** Links whose words are judged: those of words, notes by number left out. */
 export const judgedLinks = (facts: DraftFacts): LinkFact[] =>
@@ -65,7 +68,7 @@ export const linkWords = criterion({
   target: () => 'link words that say where they lead',
   measure(facts) {
     const all = judgedLinks(facts);
-    const vague = all.filter((link) => isVague(link, facts.english));
+    const vague = all.filter((link) => isVague(link, facts.language));
     const more = vague.length > 1 ? ` ${vague.length - 1} more like it.` : '';
     return measure(
       (all.length - vague.length) / all.length,
@@ -76,7 +79,7 @@ export const linkWords = criterion({
   },
   fixes(facts, { site }) {
     return firstFixes(
-      judgedLinks(facts).filter((link) => isVague(link, facts.english)),
+      judgedLinks(facts).filter((link) => isVague(link, facts.language)),
       (link): Fix[] => vagueLinkFixes(link, facts, site),
     );
   },

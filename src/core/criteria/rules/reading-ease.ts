@@ -1,4 +1,4 @@
-import { fleschReadingEase } from '../../language/index.ts';
+import { readingEaseOf } from '../../language/index.ts';
 import { criterion, MOST_EDITS } from '../criterion.ts';
 import { asEdit } from '../fixing/named-in-text.ts';
 import { plainerWords } from '../fixing/plain-words.ts';
@@ -10,24 +10,28 @@ export const readingEase = criterion({
   title: 'Reading ease',
   place: 'text',
   weight: 3,
-  needs: ['words', 'english'],
+  needs: ['words', 'formula'],
   target: ({ readingEase: [from] }) => `Flesch Reading Ease of ${from} or more`,
   measure(facts) {
-    const ease = fleschReadingEase(facts.totals.read);
+    const ease = readingEaseOf(facts.language, facts.totals.read);
     if (ease === null) return measure(0, null, 'There is no running text yet.');
     const {
       readingEase: [from],
       readingEaseMargin,
     } = facts.settings.limits;
-    const rounded = Math.round(ease);
+    const rounded = Math.round(ease.figure);
+    const scale = facts.english
+      ? ''
+      : ` by ${ease.formula}, where ${Math.round(ease.wanted(from))} or ${ease.moreIsHarder ? 'less' : 'more'} is wished`;
     // Easier than wished is no fault.
     return measure(
-      Math.max(0, Math.min(1, 1 - (from - ease) / readingEaseMargin)),
+      Math.max(0, Math.min(1, 1 - ease.short(from) / readingEaseMargin)),
       rounded,
-      `Reading ease is ${rounded}: use shorter sentences and plainer words.`,
+      `Reading ease is ${rounded}${scale}: use shorter sentences and plainer words.`,
     );
   },
-  fixes({ readings }) {
+  fixes({ readings, english }) {
+    if (!english) return [];
     const found = readings.flatMap(({ block, prose }) =>
       prose ? [{ block, changes: plainerWords(block.text) }] : [],
     );

@@ -1,10 +1,4 @@
-import {
-  areVariants,
-  inflectionCandidates,
-  isFunctionWord,
-  normalForm,
-  plainWords,
-} from '../../language/index.ts';
+import { matchingOf, normalForm, plainWords } from '../../language/index.ts';
 import { slugOf } from '../../listing/index.ts';
 import type { BlockReader } from '../block-reader.ts';
 import { criterion } from '../criterion.ts';
@@ -29,20 +23,30 @@ export function slugCoverage(facts: DraftFacts): Coverage {
   return found.coverage;
 }
 
-function coverageOf({ fields, keyword, english }: DraftFacts): Coverage {
+function coverageOf({ fields, keyword, language, reader }: DraftFacts): Coverage {
+  const { vocabulary } = reader;
+  const matching = matchingOf(language);
   const all = plainWords(keyword);
-  const content = english ? all.filter((word) => !isFunctionWord(word)) : all;
+  const content = matching.code === '' ? all : all.filter((word) => !matching.isFunction(word));
   const wanted = content.length ? content : all;
-  const slugWords = fields.slug
+  const formOf = (word: string) => {
+    const id = vocabulary.idOf(word);
+    return {
+      normal: normalForm(matching.normal(vocabulary, id)),
+      candidates: matching.candidates(vocabulary, id),
+    };
+  };
+  const inSlug = fields.slug
     .split(/[-_\s]+/)
     .filter(Boolean)
-    .map(normalForm);
-  const candidates = slugWords.map(inflectionCandidates);
+    .map(formOf);
+  const slugWords = inSlug.map(({ normal }) => normal);
   const held = wanted.filter((word) => {
-    const form = normalForm(word);
-    const own = inflectionCandidates(form);
-    const found = slugWords.some(
-      (other, at) => other === form || (english && areVariants(form, own, other, candidates[at])),
+    const own = formOf(word);
+    const found = inSlug.some(
+      (other) =>
+        other.normal === own.normal ||
+        matching.areVariants(own.normal, own.candidates, other.normal, other.candidates),
     );
     // Transliterating is dear, and only words with letters beyond ASCII can gain by it.
     return found || (/[^a-z0-9'’]/.test(word) && slugWords.includes(normalForm(slugOf(word))));

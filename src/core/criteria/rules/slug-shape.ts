@@ -1,10 +1,30 @@
-import { isStopWord, normalForm, plainWords } from '../../language/index.ts';
+import { isStopWord, languageRules, normalForm, plainWords } from '../../language/index.ts';
 import { slugOf } from '../../listing/index.ts';
 import { criterion } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { measure } from '../judging.ts';
 
 const LATIN = /^[\p{Script=Latin}\p{N}\p{P}\p{S}\p{Z}\p{M}]*$/u;
+
+/** Whether a word of a slug names nothing. Slugs have no accents: small words of other languages are looked up without. */
+function isSmall(word: string, { english, language }: DraftFacts): boolean {
+  return english ? isStopWord(word) : smallWordsInSlugs(language).has(word);
+}
+
+const small = new Map<string, ReadonlySet<string>>();
+
+function smallWordsInSlugs(language: string): ReadonlySet<string> {
+  const rules = languageRules(language);
+  if (!rules) return NONE;
+  let words = small.get(rules.code);
+  if (!words) {
+    words = new Set([...rules.functionWords].map(slugOf));
+    small.set(rules.code, words);
+  }
+  return words;
+}
+
+const NONE: ReadonlySet<string> = new Set();
 
 function faultsOf(facts: DraftFacts): string[] {
   const { slug } = facts.fields;
@@ -14,7 +34,7 @@ function faultsOf(facts: DraftFacts): string[] {
   const faults: string[] = [];
   if (beside.length > facts.settings.limits.slugWords)
     faults.push(`${beside.length} words beside the keyword's`);
-  const stops = facts.english ? beside.filter((word) => isStopWord(word.toLowerCase())) : [];
+  const stops = beside.filter((word) => isSmall(word.toLowerCase(), facts));
   if (stops.length) faults.push(`small words (${stops.join(', ')})`);
   if (/(?:^|\D)(?:19|20)\d\d(?:-\d\d)?(?:\D|$)/.test(slug)) faults.push('a date');
   else if (/\d{4,}|[0-9a-f]{8,}/i.test(slug.replace(/[a-z-]*[g-z][a-z]*/gi, ''))) faults.push('an id');

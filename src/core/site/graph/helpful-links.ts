@@ -1,5 +1,5 @@
 import type { Block } from '../../draft/index.ts';
-import { isEnglish, PhraseMatcher } from '../../language/index.ts';
+import { matchingOf, PhraseMatcher } from '../../language/index.ts';
 import { type LinkBook, type LinkOffer, linksOut } from '../linking/index.ts';
 import { DAMPING, linkCounts, pageWeights } from './page-weight.ts';
 import type { SiteGraph } from './site-graph.ts';
@@ -47,7 +47,7 @@ export function linkCandidates(
   linked: ReadonlySet<string>,
   indexOf: ReadonlyMap<string, number>,
 ): LinkCandidate[] {
-  const own = new PhraseMatcher([keyword].filter(Boolean), book.vocabulary, isEnglish(language));
+  const own = new PhraseMatcher([keyword].filter(Boolean), book.vocabulary, matchingOf(language));
   return linksOut(blocks, book, linked, (text, tokens) => own.match(text, tokens)).flatMap((offer) => {
     const to = indexOf.get(offer.target.path);
     return to === undefined || offer.strength < LEAST_STRENGTH ? [] : [{ from, to, offer }];

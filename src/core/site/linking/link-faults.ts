@@ -88,7 +88,7 @@ export function linkFaults(
     const found =
       inside(link, facts, site, redirects, met) ??
       outside(link, answers) ??
-      (judged.has(link) && isVagueLink(link, facts.english)
+      (judged.has(link) && isVagueLink(link, facts.language)
         ? {
             kind: 'vague' as const,
             says: 'Its words do not say where it leads.',

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { applyEdits } from '../../criteria/index.ts';
 import { emptyFields, linksOf, readMarkdown } from '../../draft/index.ts';
-import { PhraseMatcher, Vocabulary } from '../../language/index.ts';
+import { matchingOf, PhraseMatcher, Vocabulary } from '../../language/index.ts';
 import { openToReaders } from '../publishing.ts';
 import { unknownSite } from '../site-settings.ts';
 import { LinkBook } from './link-book.ts';
@@ -37,7 +37,7 @@ const vocabulary = new Vocabulary();
 const book = new LinkBook(targets, vocabulary);
 const draftOf = (text: string) => readMarkdown(text).draft.blocks;
 const offered = (text: string, { linked = [] as string[], keyword = '' } = {}) => {
-  const own = new PhraseMatcher([keyword], vocabulary, true);
+  const own = new PhraseMatcher([keyword], vocabulary, matchingOf('en'));
   return linksOut(draftOf(text), book, new Set(linked), (words, tokens) => own.match(words, tokens)).map(
     ({ quote, target }) => `${quote} > ${target.path.split('/').at(-1)}`,
   );
