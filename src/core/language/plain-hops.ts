@@ -1,10 +1,8 @@
-import type { Occurrence, Sentence } from './between.ts';
+import { type Occurrence, type Sentence, WIDEST_GAP } from './between.ts';
 import type { Matching } from './matching.ts';
 import type { Phrase } from './phrase.ts';
 import { Gap } from './tokens.ts';
-
-/** Words beside those of the phrase that may stand between two of its words. */
-const WIDEST_GAP = 2;
+import { maskOf } from './turned.ts';
 
 /** What stands between two words: how many words of grammar, how many others; null where they are no parts of one phrase. */
 function between(
@@ -66,10 +64,4 @@ export function plainlyTurned(
     last = next;
   }
   return { first: start.first, last: last.last };
-}
-
-function maskOf({ from, to }: Occurrence): number {
-  let mask = 0;
-  for (let slot = from; slot <= to; slot++) mask |= 2 ** slot;
-  return mask;
 }

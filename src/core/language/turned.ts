@@ -54,7 +54,8 @@ export function turnedRound(
   return fits ? { first: start.first, last: last.last } : null;
 }
 
-function maskOf({ from, to }: Occurrence): number {
+/** The slots that a word stands for, a bit each. */
+export function maskOf({ from, to }: Occurrence): number {
   let mask = 0;
   for (let slot = from; slot <= to; slot++) mask |= 2 ** slot;
   return mask;

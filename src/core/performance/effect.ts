@@ -59,8 +59,7 @@ export function effectOf(
   minCount: number,
 ): Effect | TooLittle {
   const own = page.before + page.after;
-  if (own < minCount || page.before + 0.5 <= 0)
-    return { kind: 'too-little', why: 'seldom-seen', count: own, wanted: minCount };
+  if (own < minCount) return { kind: 'too-little', why: 'seldom-seen', count: own, wanted: minCount };
   const controls = others.filter(({ before, after }) => before + after >= minCount).map(logChange);
   if (controls.length < MIN_CONTROLS)
     return { kind: 'too-little', why: 'few-others', count: controls.length, wanted: MIN_CONTROLS };

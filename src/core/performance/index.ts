@@ -53,6 +53,6 @@ export {
   type Window,
 } from './search-history.ts';
 export { countedSpans, type Span } from './spans.ts';
-export { type Thing, type ThingReason, thingsThatMatter } from './three-things.ts';
+export { seasonGain, type Thing, type ThingReason, thingsThatMatter } from './three-things.ts';
 export { SaidByPost, type UnansweredQuery, unansweredQueries } from './unanswered.ts';
 export { type UnderCurve, underCurve } from './under-curve.ts';

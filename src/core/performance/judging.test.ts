@@ -14,6 +14,7 @@ import {
   pageChanges,
   SaidByPost,
   SearchHistory,
+  seasonGain,
   type Thing,
   thingsThatMatter,
   unansweredQueries,
@@ -325,4 +326,21 @@ describe('the things that matter', () => {
     ]);
     expect(thingsThatMatter([])).toEqual([]);
   });
+});
+
+describe('a season that is about to begin', () => {
+  // Half of the mean until March, twice of it from April to June.
+  const spring = [1, 1, 1, 4, 4, 4, 1.5, 1.5, 1.5, 1.5, 1.5, 1.5];
+  const on = (day: string) => new Date(`${day}T00:00:00Z`);
+  it('gains a page what its height is above what is asked now', () => {
+    // The mean is 2: a month at half of it, the season at twice.
+    expect(seasonGain(10, spring, on('2026-03-01'))).toEqual({ weeks: 4, clicks: 30 });
+  });
+  it.each([
+    ['that lasts already', spring, '2026-04-10'],
+    ['that is months away', spring, '2026-11-30'],
+    ['that nobody knows', null, '2026-03-01'],
+    ['without a height', Array<number>(12).fill(3), '2026-03-01'],
+    ['before which nobody asks', [0, 0, 0, 4, 4, 4, 1, 1, 1, 1, 1, 1], '2026-03-01'],
+  ])('gains nothing of one %s', (_name, months, day) => expect(seasonGain(10, months, on(day))).toBeNull());
 });

@@ -5,7 +5,6 @@ import { daysBetween } from '../release/index.ts';
 /** What was changed of a page that readers see. */
 export type ChangeKind =
   | 'published'
-  | 'withdrawn'
   | 'meta-title'
   | 'title'
   | 'meta-description'
@@ -13,8 +12,7 @@ export type ChangeKind =
   | 'text'
   | 'headings'
   | 'links'
-  | 'pictures'
-  | 'other';
+  | 'pictures';
 
 /** Something that was changed at once. */
 export interface ChangePart {
@@ -96,24 +94,17 @@ export function changeParts(before: PostDocument, after: PostDocument): ChangePa
   if (was.metaTitle !== '' || is.metaTitle !== '') field('title', was.title, is.title);
   field('meta-description', was.metaDescription, is.metaDescription);
   field('address', was.slug, is.slug);
-  const text = cameAndWent(wordsOf(before), wordsOf(after));
-  if (text.came.length + text.went.length > 0)
-    parts.push({ kind: 'text', words: countsInWords(text.came.length, text.went.length, 'word') });
-  const headings = cameAndWent(headingsOf(before), headingsOf(after));
-  if (headings.came.length + headings.went.length > 0)
-    parts.push({
-      kind: 'headings',
-      words: countsInWords(headings.came.length, headings.went.length, 'heading'),
-    });
-  const links = cameAndWent(linksOf(before), linksOf(after));
-  if (links.came.length + links.went.length > 0)
-    parts.push({ kind: 'links', words: countsInWords(links.came.length, links.went.length, 'link') });
-  const pictures = cameAndWent(picturesOf(before), picturesOf(after));
-  if (pictures.came.length + pictures.went.length > 0)
-    parts.push({
-      kind: 'pictures',
-      words: countsInWords(pictures.came.length, pictures.went.length, 'picture'),
-    });
+  const counted: [ChangeKind, string, (of: PostDocument) => string[]][] = [
+    ['text', 'word', wordsOf],
+    ['headings', 'heading', headingsOf],
+    ['links', 'link', linksOf],
+    ['pictures', 'picture', picturesOf],
+  ];
+  for (const [kind, one, of] of counted) {
+    const { came, went } = cameAndWent(of(before), of(after));
+    if (came.length + went.length > 0)
+      parts.push({ kind, words: countsInWords(came.length, went.length, one) });
+  }
   return parts;
 }
 

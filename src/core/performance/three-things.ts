@@ -1,3 +1,4 @@
+import { seasonOf, weeksUntil } from '../research/index.ts';
 import type { LossCause } from './losing.ts';
 
 /** Why a page matters now. */
@@ -30,4 +31,27 @@ export function thingsThatMatter(things: readonly Thing[], most = 3): Thing[] {
     .sort((a, b) => b.clicks - a.clicks || (a.path < b.path ? -1 : a.path > b.path ? 1 : 0))
     .filter(({ path }) => !taken.has(path) && taken.add(path))
     .slice(0, most);
+}
+
+/** Weeks before a season in which a post is refreshed for it. */
+const SEASON_AHEAD = 6;
+
+/**
+ * What a page would gain at the height of a season that begins within six weeks over what it has now, in clicks of as many days as are
+ * given; null where none begins then, or nobody asks now.
+ *
+ * @param months of the query that it has most clicks by; null: not known
+ */
+export function seasonGain(
+  clicks: number,
+  months: readonly number[] | null,
+  today: Date,
+): { weeks: number; clicks: number } | null {
+  const season = seasonOf(months);
+  if (!months || !season || season.from === today.getUTCMonth()) return null;
+  const weeks = weeksUntil(season.from, today);
+  const mean = months.reduce((sum, month) => sum + month, 0) / 12;
+  const now = months[today.getUTCMonth()] / mean;
+  if (weeks > SEASON_AHEAD || now <= 0) return null;
+  return { weeks, clicks: clicks * Math.max(0, season.height / now - 1) };
 }

@@ -21,6 +21,7 @@ import { keywordImports, type Tell } from './keyword-imports.ts';
 import { findNearWins } from './near-wins.ts';
 import { performanceLooks } from './performance.ts';
 import { changeDesk, deskOf, deskSite, keepKeywords, knownPosts, siteOf } from './site-desk.ts';
+import { findThings } from './three-things.ts';
 
 /** Clusters and pages that a screen lists. */
 const MOST_LINES = 2000;
@@ -112,6 +113,7 @@ export const research = {
   nearWins: findNearWins,
 
   ...performanceLooks,
+  thingsThatMatter: findThings,
 
   /** Phrases whose season begins within six weeks, those worth most first. */
   async seasonsSoon(

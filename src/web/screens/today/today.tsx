@@ -21,8 +21,8 @@ import { STATUS_NAMES } from '../../ui/status-names.ts';
 import { Waiting } from '../../ui/waiting.tsx';
 import { useZone } from '../../ui/zone.ts';
 import type { KeywordLine } from '../../workers/desk-lines.ts';
-import type { NamedThing } from '../../workers/performance.ts';
 import { researchWorker } from '../../workers/research-client.ts';
+import type { NamedThing } from '../../workers/three-things.ts';
 
 const LINK = 'font-semibold text-marram underline decoration-marram/40 underline-offset-4';
 const MAX_LINES = 6;

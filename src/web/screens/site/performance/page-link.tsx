@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { NamedPage } from '../../../workers/performance.ts';
+import type { NamedPage } from '../../../workers/performance-scene.ts';
 
 /** The address of what came of a page. */
 export const performanceOf = (path: string): string =>

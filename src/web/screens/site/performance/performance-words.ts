@@ -19,7 +19,6 @@ export const days = (from: string, to: string): string =>
 
 const KIND_NAMES: Record<ChangeKind, string> = {
   published: 'published',
-  withdrawn: 'withdrawn',
   'meta-title': 'title in search',
   title: 'title',
   'meta-description': 'meta description',
@@ -28,7 +27,6 @@ const KIND_NAMES: Record<ChangeKind, string> = {
   headings: 'headings',
   links: 'links',
   pictures: 'pictures',
-  other: 'other things',
 };
 
 /** What was changed, in a few words: `Title in search and links`. */

@@ -6,7 +6,7 @@ import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
 import { counted, countInWords } from '../../../ui/figures.ts';
 import { WordLink } from '../../../ui/word-link.tsx';
-import type { NamedPage } from '../../../workers/performance.ts';
+import type { NamedPage } from '../../../workers/performance-scene.ts';
 import { FigureRows } from './figure-rows.tsx';
 import { PageLink } from './page-link.tsx';
 

@@ -1,11 +1,12 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { UnansweredQuery } from '../../../../core/performance/index.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { Button } from '../../../ui/button.tsx';
 import { None } from '../../../ui/empty.tsx';
 import { percent } from '../../../ui/figures.ts';
 import { longCall } from '../../../workers/long-call.ts';
-import type { NamedPage, PerformanceView } from '../../../workers/performance.ts';
+import type { PerformanceView } from '../../../workers/performance.ts';
+import type { NamedPage } from '../../../workers/performance-scene.ts';
 import { progressTo, researchWorker } from '../../../workers/research-client.ts';
 import { days } from './performance-words.ts';
 import { UnansweredList } from './unanswered-list.tsx';
@@ -16,10 +17,11 @@ const SHOWN = 200;
 export function UnansweredTab({ view, siteId }: { view: PerformanceView; siteId: string }) {
   const [found, setFound] = useState<(UnansweredQuery & NamedPage)[] | null>(null);
   const [done, setDone] = useState(0);
-  const [stop, setStop] = useState<AbortController | null>(null);
+  const [isStopped, setStopped] = useState(false);
+  const stopping = useRef<AbortController | null>(null);
   useEffect(() => {
     const own = new AbortController();
-    setStop(own);
+    stopping.current = own;
     const look = async () => {
       const worker = await researchWorker();
       const tell = progressTo((share) => !own.signal.aborted && setDone(share));
@@ -28,13 +30,17 @@ export function UnansweredTab({ view, siteId }: { view: PerformanceView; siteId:
     attempt(look());
     return () => own.abort();
   }, [siteId]);
+  const stop = () => {
+    stopping.current?.abort();
+    setStopped(true);
+  };
   const { from, to } = view.latest;
   if (!found)
-    return stop?.signal.aborted ? (
+    return isStopped ? (
       <None>It was stopped. Open the tab again to look once more.</None>
     ) : (
       <p role="status" className="flex items-center gap-3 text-soft">
-        Reading posts: {percent(done)} <Button onClick={() => stop?.abort()}>Stop</Button>
+        Reading posts: {percent(done)} <Button onClick={stop}>Stop</Button>
       </p>
     );
   return (
