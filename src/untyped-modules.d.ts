@@ -28,3 +28,8 @@ declare module 'nspell' {
   /** A checker by the rules of endings and the words of a dictionary. */
   export default function nspell(aff: string, dic: string): Checker;
 }
+
+declare module 'snowball-stemmers' {
+  /** A stemmer by the name of its algorithm ("german"); throws for one that is not there. */
+  export function newStemmer(algorithm: string): { stem(word: string): string };
+}

@@ -15,7 +15,15 @@ import {
 import { Vocabulary, WordBases } from '../core/language/index.ts';
 import { outlineCoverage, outlineOfDraft, proposeOutlines } from '../core/outline/index.ts';
 import { intentOf } from '../core/research/index.ts';
-import { type Asked, readQuestionList, readStudyPage, type Study, StudyBook } from '../core/study/index.ts';
+import {
+  type Asked,
+  readQuestionList,
+  readStudyPage,
+  type Study,
+  StudyBook,
+  type StudyPage,
+  studyLanguage,
+} from '../core/study/index.ts';
 import { oneLine } from './formats/one-line.ts';
 import { bytesOf } from './input.ts';
 import { type OutlineOptions, type StudyOptions, UsageError } from './options.ts';
@@ -83,9 +91,8 @@ export async function studyPages(
   };
   const asked: Asked[] = questions === null ? [] : readQuestionList(textOf(questions));
   const brought = await broughtPages(paths, fail);
-  const bases = new WordBases(new Vocabulary());
   const files = new Map<string, string>();
-  const readings = brought.flatMap((page, at) => {
+  const pages = brought.flatMap((page, at): StudyPage[] => {
     if (page.problem) {
       fail(`${page.path}: ${page.problem}`);
       return [];
@@ -95,41 +102,19 @@ export async function studyPages(
     files.set(address, page.path);
     const document = documentOfPage(page);
     if (document.fields.title === '') document.fields.title = page.title;
-    return [
-      readStudyPage(
-        {
-          address,
-          publisher: page.publisher || page.path,
-          kind: '',
-          rank: at + 1,
-          document,
-        },
-        query,
-        bases,
-        defaultProfile,
-      ),
-    ];
+    return [{ address, publisher: page.publisher || page.path, kind: '', rank: at + 1, document }];
   });
-  if (readings.length === 0) throw new UsageError('None of these files is a page that can be studied.');
+  if (pages.length === 0) throw new UsageError('None of these files is a page that can be studied.');
+  const language = studyLanguage(pages.map(({ document }) => draftLanguage(document.draft.blocks)));
+  const bases = new WordBases(new Vocabulary(), language);
+  const readings = pages.map((page) => readStudyPage(page, query, bases, defaultProfile));
   const book = new StudyBook(readings, { query, asked, phrases: [] }, bases);
   const left = new Set(book.leaveOut().map(({ address }) => address));
   const study = book.study(left);
   const fileOf = (address: string) => files.get(address) ?? address;
-  const report = studyReportJson(book, study, languageOf(readings), fileOf);
+  const report = studyReportJson(book, study, language, fileOf);
   out(json ? JSON.stringify(report, null, 2) : reportText(report, study));
   return failed ? 2 : 0;
-}
-
-/** The language in which most of the pages are written. */
-function languageOf(
-  readings: readonly { page: { document: { draft: { blocks: Parameters<typeof draftLanguage>[0] } } } }[],
-): string {
-  const counts = new Map<string, number>();
-  for (const { page } of readings) {
-    const language = draftLanguage(page.document.draft.blocks);
-    counts.set(language, (counts.get(language) ?? 0) + 1);
-  }
-  return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] || 'en';
 }
 
 const percent = (share: number) => `${Math.round(100 * share)} %`.padStart(5);
@@ -193,7 +178,7 @@ export async function outlineOf(options: OutlineOptions, { out, warn }: Voice): 
       `${options.study} holds what a draft is scored against and no questions or places of topics. Make one with: dune-sparrow study PAGE... --query "${oneLine(read.study.query)}" --json`,
     );
   const ground = outlineGround(read.report);
-  const bases = new WordBases(new Vocabulary());
+  const bases = new WordBases(new Vocabulary(), read.report.language);
   if (options.covers !== null)
     return covered(options.covers, ground, bases, { json: options.json, out, warn });
   const query = options.keyword ?? ground.query;

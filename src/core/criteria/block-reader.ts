@@ -19,14 +19,15 @@ import {
 } from '../language/index.ts';
 import { kinOf } from '../meaning/index.ts';
 import { type Claim, claimsOf, mayClaim } from './claims.ts';
-import { AGEING_HINTS, type DatedWords, datedWords } from './dated-words.ts';
+import { type DatedWords, datedWords } from './dated-words.ts';
 import { boundStems, type KeywordStem, keywordStemsOf } from './keyword-stems.ts';
 import type { OrderReading, SaidSentence } from './order-reading.ts';
 import { SentenceStyles } from './sentence-style.ts';
 import { StemCounter } from './stem-counts.ts';
-import { STOCK_HINTS, type StockPhrase, stockPhrasesIn } from './stock-phrases.ts';
+import { type StockPhrase, StockPhrases } from './stock-phrases.ts';
 import type { StudyFacts } from './surroundings.ts';
 import { WordHints } from './word-hints.ts';
+import { type Wording, wordingOf } from './wordings/index.ts';
 
 /** A use of the primary keyword in a block; words are counted from the block's first. */
 export interface KeywordUse {
@@ -103,7 +104,6 @@ export interface BlockReading {
 
 /** What a reading depends on beside the block. */
 export interface ReadingTarget {
-  english: boolean;
   /** The language by whose rules words are compared and counted: a code of `matchingOf`. */
   language: string;
   keyword: string;
@@ -134,9 +134,10 @@ const KEY_WORDS = 6;
 
 const NOTHING_SAID: SaidSentence[] = [];
 const NO_USES: BlockReading['termUses'] = [];
-const HINTS: ReadonlySet<string> = new Set([...STOCK_HINTS, ...AGEING_HINTS]);
 const NO_CLAIMS: BlockReading['claims'] = [];
 const NOTHING_MEASURED: MeasuredWords = { syllables: 0, letters: 0, longWords: 0 };
+/** Languages of which nothing is known have no words that lean or point; their sentences are told by length alone. */
+const ENGLISH = wordingOf('en')!;
 const NO_HINTS: readonly string[] = [];
 const NO_STEMS: number[] = [];
 const NO_PHRASES: StockPhrase[] = [];
@@ -152,7 +153,10 @@ export class BlockReader {
   readonly keywordStems: readonly KeywordStem[];
   private readonly memo = new WeakMap<Block, BlockReading>();
   private readonly terms: TermCounter | null;
-  private readonly hints: WordHints;
+  /** How the language of the blocks says what is looked for in them; null: not known. */
+  readonly wording: Wording | null;
+  private readonly stock: StockPhrases | null;
+  private readonly hints: WordHints | null;
   private readonly styles: SentenceStyles;
   /** Stems of the sentence that is being read. */
   private readonly lastIn: number[] = [];
@@ -175,8 +179,12 @@ export class BlockReader {
     this.stems = study?.topics.length
       ? new Map(topicStemsOf(study).map((stem, at) => [bases.stemNumber(stem), at]))
       : null;
-    this.hints = new WordHints(vocabulary, HINTS);
-    this.styles = new SentenceStyles(vocabulary);
+    this.wording = wordingOf(target.language);
+    this.stock = this.wording && new StockPhrases(this.wording.stock);
+    this.hints =
+      this.wording &&
+      new WordHints(vocabulary, new Set([...this.stock!.hints, ...this.wording.ageing.hints]));
+    this.styles = new SentenceStyles(vocabulary, (this.wording ?? ENGLISH).style);
     this.keywordStems = keywordStemsOf(target.keyword, vocabulary, bases);
     this.matcher = new PhraseMatcher(
       [target.keyword, ...target.supporting],
@@ -234,13 +242,14 @@ export class BlockReader {
       useCount += MATCH_COUNTS[match.kind];
       keywordValue = Math.max(keywordValue, value);
     }
-    const read = this.target.english && prose ? this.likenessOf(tokens) : null;
+    const { wording } = this;
+    const read = prose ? proseLikeness(tokens, this.vocabulary, this.target.language) : null;
     const sentences = prose ? sentenceSpans(block.text, tokens) : [];
     const longSentences = sentences.filter((sentence) => sentence.words > this.target.sentenceWords);
-    const hints = this.target.english && prose ? this.hints.in(tokens) : NO_HINTS;
+    const hints = this.hints && prose ? this.hints.in(tokens) : NO_HINTS;
     const claims =
-      this.target.english && sentences.length > 0 && mayClaim(block.text)
-        ? claimsOf(block.text, sentences, links)
+      wording && sentences.length > 0 && mayClaim(block.text, wording.claims)
+        ? claimsOf(block.text, sentences, links, wording.claims)
         : NO_CLAIMS;
     const heading = block.kind === 'heading' ? block.text.replace(/\s+/g, ' ').trim() : '';
     return {
@@ -275,16 +284,17 @@ export class BlockReader {
       // Points of lists may say the same of several things.
       said: prose && !inList ? saidIn(tokens, sentences) : NOTHING_SAID,
       claims,
-      stockPhrases: hints.length > 0 ? stockPhrasesIn(block.text, hints) : NO_PHRASES,
-      dated: this.target.english
+      stockPhrases: hints.length > 0 ? this.stock!.in(block.text, hints) : NO_PHRASES,
+      dated: wording
         ? datedWords(
             block.text,
             {
               heading: block.kind === 'heading',
               prose,
-              hinted: hints.some((hint) => AGEING_HINTS.has(hint)),
+              hinted: hints.some((hint) => wording.ageing.hints.has(hint)),
             },
             claims,
+            wording.ageing,
           )
         : [],
       links,
@@ -296,10 +306,6 @@ export class BlockReader {
     return this.terms
       .uses(tokens)
       .map(({ term, first, last }) => ({ term, start: tokens.starts[first], end: tokens.ends[last] }));
-  }
-
-  private likenessOf(tokens: Tokens) {
-    return proseLikeness(tokens, this.vocabulary);
   }
 
   private orderOf(text: string, tokens: Tokens): OrderReading {

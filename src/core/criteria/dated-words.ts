@@ -1,3 +1,5 @@
+import type { AgeingWords } from './wordings/index.ts';
+
 /** Words of a block that age, or that have. */
 export interface DatedWords {
   start: number;
@@ -9,27 +11,20 @@ export interface DatedWords {
 
 const NONE: DatedWords[] = [];
 
-/** Words that are true on the day on which they are written. */
-const AGEING =
-  /\b(?:recently|lately|nowadays|at the moment|these days|this (?:year|month|week)|last (?:year|month|week)|next (?:year|month|week)|as of (?:now|today)|the coming (?:weeks|months|year))\b/gi;
-/** Every one of those holds one of these words. */
-export const AGEING_HINTS: ReadonlySet<string> = new Set(
-  'recently lately nowadays moment days year month week now today weeks months'.split(' '),
-);
 const YEAR = /(?<![\d./-])(?:19|20)\d\d(?![\d./-]|\p{L})/gu;
-const DATED_FIGURE = /\b(?:in|since|as of|by|until) ((?:19|20)\d\d)\b/gi;
 
 /** The years that a text names, as numbers. */
 export const yearsIn = (text: string): number[] => [...text.matchAll(YEAR)].map(([year]) => Number(year));
 
 /**
- * The years in a heading, and in running text the words that age (looked for where one of {@link AGEING_HINTS} stands: `hinted`) and
+ * The years in a heading, and in running text the words that age (looked for where one of their hints stands: `hinted`) and
  * the years of its figures.
  */
 export function datedWords(
   text: string,
   { heading, prose, hinted }: { heading: boolean; prose: boolean; hinted: boolean },
   claims: readonly { start: number; end: number; quote: string }[],
+  ageing: AgeingWords,
 ): DatedWords[] {
   if (heading) {
     const years = /\d{4}/.test(text) ? yearsIn(text) : [];
@@ -40,10 +35,10 @@ export function datedWords(
   if (!prose) return NONE;
   const found: DatedWords[] = [];
   if (hinted)
-    for (const { index, 0: said } of text.matchAll(AGEING))
+    for (const { index, 0: said } of text.matchAll(ageing.words))
       found.push({ start: index, end: index + said.length, year: null, kind: 'word' });
   for (const { start, end, quote } of claims)
-    for (const [, year] of quote.matchAll(DATED_FIGURE))
+    for (const [, year] of quote.matchAll(ageing.dated))
       found.push({ start, end, year: Number(year), kind: 'figure' });
   return found.length === 0 ? NONE : found;
 }

@@ -17,6 +17,7 @@ import { type DraftTotals, draftTotals } from './draft-totals.ts';
 import type { Limits } from './limits.ts';
 import type { StudyFacts } from './surroundings.ts';
 import { WholeText, type WholeTextReading } from './whole-text.ts';
+import type { Wording } from './wordings/index.ts';
 
 /** What is known about a picture's file. */
 export interface PictureSize {
@@ -87,6 +88,8 @@ export interface DraftFacts {
   settings: DraftSettings;
   language: string;
   english: boolean;
+  /** How its language says what the criteria look for; null: not known. */
+  wording: Wording | null;
   keyword: string;
   words: number;
   sentences: number;
@@ -137,7 +140,7 @@ export class DraftReadings {
   facts({ fields, draft }: PostDocument, settings: DraftSettings): DraftFacts {
     const language = fields.language || settings.language || this.languageOf(draft.blocks);
     const english = isEnglish(language);
-    const reader = this.readerFor(english, language, fields, settings);
+    const reader = this.readerFor(language, fields, settings);
     const readings = this.readingsOf(draft.blocks, reader);
     const titleBlock = this.titleBlockOf(readings, fields.title);
     const totals = draftTotals(
@@ -196,6 +199,7 @@ export class DraftReadings {
       settings,
       language,
       english,
+      wording: reader.wording,
       keyword: fields.keyword.trim(),
       words: totals.words,
       sentences: totals.read.sentences,
@@ -262,19 +266,13 @@ export class DraftReadings {
     return this.detected.language;
   }
 
-  private readerFor(
-    english: boolean,
-    language: string,
-    fields: PostFields,
-    { limits, study }: DraftSettings,
-  ): BlockReader {
+  private readerFor(language: string, fields: PostFields, { limits, study }: DraftSettings): BlockReader {
     const { sentenceWords } = limits;
     const { code } = matchingOf(language);
     const { keyword, supporting } = fields;
     const known = this.reader?.target;
     const same =
-      known?.english === english &&
-      known.language === code &&
+      known?.language === code &&
       known.keyword === keyword &&
       known.sentenceWords === sentenceWords &&
       known.study === study &&
@@ -286,9 +284,9 @@ export class DraftReadings {
       if (known && known.language !== code) this.tokenMemo = new WeakMap();
       this.reader = new BlockReader(
         this.vocabulary,
-        { english, language: code, keyword, supporting, sentenceWords, study },
+        { language: code, keyword, supporting, sentenceWords, study },
         this.tokenMemo,
-        this.bases,
+        this.bases.in(code),
       );
       this.textMemo = new Map();
     }

@@ -63,4 +63,5 @@ export type {
 } from './surroundings.ts';
 export { type TermUseInDraft, termBand, termUses } from './term-use.ts';
 export { COMMON, COVERED, type TopicInDraft, topicCover } from './topic-cover.ts';
+export type { ClaimWords } from './wordings/index.ts';
 export { wordsAfter } from './words-after.ts';

@@ -26,6 +26,22 @@ export interface Case extends Partial<PostFields> {
 export const PROSE =
   'We set out from the quay before the wind got up. The road runs along the dyke for an hour, and the gulls keep you company. Bring a warm layer, some bread and a pump. At the lock you can fill your bottle. From there the path turns inland, past the mill, and comes back to the water at dusk. Nobody hurries here at all.';
 
+/** A text with the words of each sentence in disorder. */
+export const disorder = (text: string) =>
+  text
+    .split(/(?<=[.!?])\s+/)
+    .map((sentence) => {
+      const list = sentence.replace(/[.!?,;]/g, '').split(/\s+/);
+      return `${list
+        .filter((_, at) => at % 3 === 2)
+        .concat(
+          list.filter((_, at) => at % 3 === 1),
+          list.filter((_, at) => at % 3 === 0),
+        )
+        .join(' ')}.`;
+    })
+    .join(' ');
+
 const words = (n: number) =>
   Array.from(
     { length: n },

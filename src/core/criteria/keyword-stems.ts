@@ -20,8 +20,13 @@ export function keywordStemsOf(keyword: string, vocabulary: Vocabulary, bases: W
   const found = new Map<number, number>();
   for (const id of ids) {
     const stem = bases.stem(id);
-    const count = Math.max(wordCount(vocabulary.form(id)), wordCount(bases.text(bases.base(id))));
-    if (stem >= 0) found.set(stem, Math.log(CORPUS_WORDS / count));
+    if (stem < 0) continue;
+    // How rare a word is is known of English alone: elsewhere each weighs the same.
+    const count =
+      bases.code === 'en'
+        ? Math.max(wordCount(vocabulary.form(id)), wordCount(bases.text(bases.base(id))))
+        : wordCount('');
+    found.set(stem, Math.log(CORPUS_WORDS / count));
   }
   return [...found].map(([stem, weight]) => ({ stem, weight }));
 }

@@ -43,7 +43,7 @@ const around: Context = {
 describe('what a criterion needs', () => {
   it.each<[Need, Parameters<typeof factsOf>, Parameters<typeof factsOf>]>([
     ['words', [PROSE], ['Three words only.']],
-    ['english', [PROSE], [PROSE, {}, 'de']],
+    ['wording', [PROSE], [PROSE, {}, 'fi']],
     ['pictures', ['![A quay](quay.png)'], ['A quay.']],
     ['picture-files', ['![A quay](media/quay.png)'], ['![A quay](https://elsewhere.example/quay.png)']],
     ['supporting', ['', { supporting: ['tide table'] }], ['']],

@@ -6,8 +6,8 @@ import type { DraftFacts } from './draft-facts.ts';
 export type Need =
   /** Words enough that the absence of faults means something: `judgeableWords` of the profile. */
   | 'words'
-  /** A text in English. */
-  | 'english'
+  /** A text in a language of which it is known how it says things. */
+  | 'wording'
   /** A text in a language that has a reading formula here. */
   | 'formula'
   /** A picture at least. */
@@ -27,7 +27,7 @@ export type Need =
 
 const IS_THERE: Record<Need, (facts: DraftFacts, context: Context) => boolean> = {
   words: ({ words, settings }) => words >= settings.limits.judgeableWords,
-  english: ({ english }) => english,
+  wording: ({ wording }) => wording !== null,
   formula: ({ language }) => hasReadingFormula(language),
   pictures: ({ images }) => images.length > 0,
   'picture-files': ({ images, settings }) => images.some(({ src }) => settings.pictures.has(src)),

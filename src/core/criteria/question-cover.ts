@@ -1,11 +1,4 @@
-import {
-  areVariants,
-  inflectionCandidates,
-  isStopWord,
-  normalForm,
-  plainWords,
-  type Vocabulary,
-} from '../language/index.ts';
+import { isStopWord, type Matching, matchingOf, plainWords, type Vocabulary } from '../language/index.ts';
 import { SAYS_IN_TEXT, saying, type Want, wantOf } from '../meaning/index.ts';
 import type { BlockReading } from './block-reader.ts';
 import type { DraftFacts } from './draft-facts.ts';
@@ -30,8 +23,9 @@ interface Known {
 
 const known = new WeakMap<object, Known>();
 
-function askedOf({ fields, reader, english }: DraftFacts): Known {
-  const key = `${english}\n${fields.keyword}\n${fields.questions.join('\n')}`;
+function askedOf({ fields, reader, english, language }: DraftFacts): Known {
+  const matching = matchingOf(language);
+  const key = `${matching.code}\n${fields.keyword}\n${fields.questions.join('\n')}`;
   const before = known.get(reader.bases);
   if (before?.key === key) return before;
   const { bases } = reader;
@@ -40,12 +34,17 @@ function askedOf({ fields, reader, english }: DraftFacts): Known {
     key,
     asked: fields.questions.map((text) => {
       const all = plainWords(text);
-      const content = english ? all.filter((word) => !isStopWord(word)) : all;
+      const isSmall = english ? isStopWord : matching.isFunction;
+      const content = matching.code === '' ? all : all.filter((word) => !isSmall(word));
       return {
         text,
-        words: (content.length ? content : all)
-          .map(normalForm)
-          .map((form) => ({ form, candidates: inflectionCandidates(form) })),
+        words: (content.length ? content : all).map((word) => {
+          const id = reader.vocabulary.idOf(word);
+          return {
+            form: matching.normal(reader.vocabulary, id),
+            candidates: matching.candidates(reader.vocabulary, id),
+          };
+        }),
         want: english ? wantOf(text, subject, bases) : null,
       };
     }),
@@ -60,15 +59,15 @@ function holdsAll(
   { words }: Asked,
   ids: ReadonlySet<number>,
   vocabulary: Vocabulary,
-  english: boolean,
+  matching: Matching,
 ): boolean {
   return (
     words.length > 0 &&
     words.every(({ form, candidates }) => {
       for (const id of ids) {
-        if (vocabulary.normal(id) === form) return true;
-        if (english && areVariants(form, candidates, vocabulary.normal(id), vocabulary.candidates(id)))
-          return true;
+        const normal = matching.normal(vocabulary, id);
+        if (normal === form) return true;
+        if (matching.areVariants(form, candidates, normal, matching.candidates(vocabulary, id))) return true;
       }
       return false;
     })
@@ -113,6 +112,7 @@ function answersOf(
   if (before?.members.length === members.length && before.members.every((each, at) => each === members[at]))
     return before.answers;
   const { vocabulary, bases } = facts.reader;
+  const matching = matchingOf(facts.language);
   const ids = new Set<number>();
   const read = members.map(({ tokens }) => {
     const stems = new Set<string>();
@@ -128,7 +128,7 @@ function answersOf(
   const blocks = headed ? read.slice(1) : read;
   const answers = asked.map(
     (question) =>
-      holdsAll(question, ids, vocabulary, facts.english) ||
+      holdsAll(question, ids, vocabulary, matching) ||
       (question.want !== null && says(question.want, heading, blocks)),
   );
   sections.set(members[0], { members, answers });

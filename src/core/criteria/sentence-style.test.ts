@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { tokenize, Vocabulary } from '../language/index.ts';
 import { SentenceStyles, TRAITS } from './sentence-style.ts';
+import { wordingOf } from './wordings/index.ts';
 
 const vocabulary = new Vocabulary();
-const styles = new SentenceStyles(vocabulary);
+const styles = new SentenceStyles(vocabulary, wordingOf('en')!.style);
 const read = (text: string) => styles.read(text, tokenize(text, vocabulary));
 
 describe('a sentence that leans on one before', () => {

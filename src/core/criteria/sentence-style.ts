@@ -1,40 +1,8 @@
-import { partOfSpeech, type Tokens, type Vocabulary } from '../language/index.ts';
+import type { Tokens, Vocabulary } from '../language/index.ts';
+import type { StyleWords } from './wordings/index.ts';
 
-const words = (list: string): ReadonlySet<string> => new Set(list.split(' '));
-
-/** Words that open a sentence which goes on from another. */
-const OPENERS = words(
-  'it its this that these those they them their he him his she her hers but so and or nor yet still then there here both such ' +
-    'another others other however therefore instead otherwise one ones neither either also too even only again thus meanwhile ' +
-    'besides afterwards after once now most some any many all none few each above beyond which whoever whatever whichever',
-);
-/** Words that stand for something named before; near the beginning of a sentence mostly for something in the one before. */
-const POINTING = words(
-  'it its this that these those they them their theirs he him his she her hers one ones both such',
-);
 /** Words of a sentence among which one that points is looked for. */
 const NEAR = 5;
-
-const PERSONS = [
-  words('you your yourself yours'),
-  words('we our us ours'),
-  words('i my me mine'),
-  words('she her hers'),
-  words('he him his'),
-  words('they them their'),
-  words('it its'),
-];
-const MODALS = words('will would can could may might should must');
-const NEGATIONS = words("not no never nothing nobody don't doesn't");
-const CONDITIONS = words('if when');
-const PAST = words(
-  'was were had did went came said got took made knew thought found gave told felt became left put kept began brought wrote sat ' +
-    'stood lost paid met ran sent fell rode bought held led read grew drew broke spent cut rose drove built lay',
-);
-/** Words in -ed that are no past form. */
-const NO_PAST = words('need feed speed bed weed seed indeed exceed proceed embed shed sled wed red');
-const ARTICLES = words('the a an our your my');
-const PREPOSITIONS = words('in on at after before with for from to of by');
 
 // Traits: bits 0 to 11 come of words anywhere, 12 of names, 13 to 16 of the first word, 17 to 20 of the length.
 const [NUMBER_BIT, PAST_BIT, MODAL_BIT, NEGATION_BIT, CONDITION_BIT] = [7, 8, 9, 10, 11];
@@ -55,34 +23,21 @@ const ANYWHERE = (1 << NAME_BIT) - 1;
 const FIRST = (1 << LENGTH_BIT) - (1 << ORDER_BIT);
 
 /** Traits and bearing of the words that have a list. */
-const LISTED = new Map<string, number>();
-for (const [list, bits] of [
-  ...PERSONS.map((list, at) => [list, 1 << at] as const),
-  [MODALS, 1 << MODAL_BIT],
-  [NEGATIONS, 1 << NEGATION_BIT],
-  [CONDITIONS, 1 << CONDITION_BIT],
-  [PAST, 1 << PAST_BIT],
-  [OPENERS, OPENS],
-  [POINTING, POINTS],
-] as const)
-  for (const word of list) LISTED.set(word, (LISTED.get(word) ?? 0) | bits);
-
-function bearingOf(form: string): number {
-  let bits = KNOWN | (LISTED.get(form) ?? 0);
-  if (/\d/.test(form)) bits |= 1 << NUMBER_BIT;
-  else if (form.length > 3 && form.endsWith('ed') && !NO_PAST.has(form)) bits |= 1 << PAST_BIT;
-  return bits;
+function listedIn(style: StyleWords): ReadonlyMap<string, number> {
+  const listed = new Map<string, number>();
+  for (const [list, bits] of [
+    ...style.persons.map((list, at) => [list, 1 << at] as const),
+    [style.modals, 1 << MODAL_BIT],
+    [style.negations, 1 << NEGATION_BIT],
+    [style.conditions, 1 << CONDITION_BIT],
+    [style.openers, OPENS],
+    [style.pointing, POINTS],
+  ] as const)
+    for (const word of list) listed.set(word, (listed.get(word) ?? 0) | bits);
+  return listed;
 }
 
-/** What a sentence that begins with a word is like; those that open are of no other kind. */
-function beginningOf(form: string, opens: boolean): number {
-  if (ARTICLES.has(form)) return 1 << ARTICLE_BIT;
-  if (PREPOSITIONS.has(form)) return 1 << PREPOSITION_BIT;
-  if (opens) return 0;
-  const part = partOfSpeech(form);
-  if (part === 'v' || part === 'm') return 1 << ORDER_BIT;
-  return part === 'n' || part === undefined ? 1 << NOUN_BIT : 0;
-}
+const BEGINNINGS = { order: 1 << ORDER_BIT, noun: 1 << NOUN_BIT };
 
 /** What the sentences of a block are like. */
 export interface StyleReading {
@@ -102,7 +57,29 @@ export interface StyleReading {
 export class SentenceStyles {
   private bearings = new Int32Array(4096);
 
-  constructor(private readonly vocabulary: Vocabulary) {}
+  private readonly listed: ReadonlyMap<string, number>;
+
+  constructor(
+    private readonly vocabulary: Vocabulary,
+    private readonly style: StyleWords,
+  ) {
+    this.listed = listedIn(style);
+  }
+
+  private bearingOf(form: string): number {
+    let bits = KNOWN | (this.listed.get(form) ?? 0);
+    if (/\d/.test(form)) bits |= 1 << NUMBER_BIT;
+    else if (this.style.isPast(form)) bits |= 1 << PAST_BIT;
+    return bits;
+  }
+
+  /** What a sentence that begins with a word is like; those that open are of no other kind. */
+  private beginningOf(form: string, opens: boolean): number {
+    if (this.style.articles.has(form)) return 1 << ARTICLE_BIT;
+    if (this.style.prepositions.has(form)) return 1 << PREPOSITION_BIT;
+    const as = opens ? null : this.style.beginsAs(form);
+    return as === null ? 0 : BEGINNINGS[as];
+  }
 
   private bearing(id: number): number {
     if (id >= this.bearings.length) {
@@ -112,7 +89,7 @@ export class SentenceStyles {
     }
     const known = this.bearings[id];
     if (known !== 0) return known;
-    const fresh = bearingOf(this.vocabulary.form(id));
+    const fresh = this.bearingOf(this.vocabulary.form(id));
     this.bearings[id] = fresh;
     return fresh;
   }
@@ -120,7 +97,7 @@ export class SentenceStyles {
   private firstBearing(id: number): number {
     let bits = this.bearing(id);
     if ((bits & KNOWN_FIRST) === 0) {
-      bits |= KNOWN_FIRST | beginningOf(this.vocabulary.form(id), (bits & OPENS) !== 0);
+      bits |= KNOWN_FIRST | this.beginningOf(this.vocabulary.form(id), (bits & OPENS) !== 0);
       this.bearings[id] = bits;
     }
     return bits;

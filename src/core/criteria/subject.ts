@@ -1,4 +1,4 @@
-import { tokenize } from '../language/index.ts';
+import { hasCompounds, isPartOf, tokenize } from '../language/index.ts';
 import type { BlockReader } from './block-reader.ts';
 import type { DraftFacts } from './draft-facts.ts';
 import { ramp } from './ramp.ts';
@@ -31,12 +31,23 @@ const TERMS = 10;
  */
 const LIKE: [number, number] = [0.28, 0.45];
 
+/** Sentences that name a word of the keyword: by its stem, or in a compound where the language writes them as one word. */
+function sentencesNaming({ whole, reader: { bases } }: DraftFacts, stem: number): number {
+  if (!hasCompounds(bases.code)) return whole.sentencesWith(stem);
+  const text = bases.stemText(stem);
+  let sum = whole.sentencesWith(stem);
+  for (const other of whole.stems())
+    if (isPartOf(text, bases.stemText(other))) sum += whole.sentencesWith(other);
+  return Math.min(sum, whole.sentences);
+}
+
 /** By the words of the keyword, 0 to 1, the rarer the more: the share of sentences that name each, less `without` of them; `full` is all. */
-function named({ whole, reader }: DraftFacts, full: number, without: (at: number) => number): number {
+function named(facts: DraftFacts, full: number, without: (at: number) => number): number {
   let sum = 0;
   let weights = 0;
-  for (const [at, { stem, weight }] of reader.keywordStems.entries()) {
-    sum += weight * Math.min(1, (whole.sentencesWith(stem) - without(at)) / whole.sentences / full);
+  const { sentences } = facts.whole;
+  for (const [at, { stem, weight }] of facts.reader.keywordStems.entries()) {
+    sum += weight * Math.min(1, (sentencesNaming(facts, stem) - without(at)) / sentences / full);
     weights += weight;
   }
   return weights === 0 ? 0 : sum / weights;

@@ -40,6 +40,8 @@ export interface WholeTextReading {
   wornSentences: number;
   /** Sentences of running text that hold a word of a stem. */
   sentencesWith(stem: number): number;
+  /** The stems of its words. */
+  stems(): Iterable<number>;
   /** Sections of at least so many sentences in which none of some stems stands: the places of their first blocks. */
   sectionsWithout(stems: readonly number[], sentences: number): number[];
   /** Whether a sentence stands more than once. */
@@ -108,6 +110,7 @@ export class WholeText {
         const number = this.numbers.get(stem);
         return number === undefined ? 0 : this.uses[number];
       },
+      stems: () => this.numbers.keys(),
       sectionsWithout: (stems, least) => {
         const places: number[] = [];
         const wanted = stems.map((stem) => this.numbers.get(stem) ?? -1);

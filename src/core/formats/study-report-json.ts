@@ -93,8 +93,8 @@ function weighted(stems: readonly string[]): [string, number][] {
 }
 
 /** What the criteria take from such a study. */
-export function factsOfReport({ terms, topics, bands }: StudyReportJson): StudyFacts {
-  const bases = new WordBases(new Vocabulary());
+export function factsOfReport({ terms, topics, bands, language }: StudyReportJson): StudyFacts {
+  const bases = new WordBases(new Vocabulary(), language);
   const { words, score, keywordRate } = bands;
   return {
     keywordRateUpper: keywordRate?.upper ?? 0,
@@ -120,14 +120,22 @@ const median = (values: number[]): number => {
 };
 
 /** What outlines are made from, out of such a study: where a topic stands is read off the pages' headings. */
-export function outlineGround({ query, pages, topics, questions, unsaid, bands }: StudyReportJson): {
+export function outlineGround({
+  query,
+  language,
+  pages,
+  topics,
+  questions,
+  unsaid,
+  bands,
+}: StudyReportJson): {
   query: string;
   words: number;
   topics: Topic[];
   questions: StudyQuestion[];
   unsaid: Unsaid[];
 } {
-  const bases = new WordBases(new Vocabulary());
+  const bases = new WordBases(new Vocabulary(), language);
   const stemsOf = (text: string) => new Set(bases.stemsOf(text).map((stem) => bases.stemText(stem)));
   const headings = new Map(pages.map((page) => [page.file, page.headings.map(stemsOf)]));
   const words = bands['words']?.median ?? 1000;

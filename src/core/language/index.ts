@@ -5,6 +5,7 @@
  * `inflections`, `stems`, `syllables`, `stop-words` and `word-frequency` tell about single words, `word-bases` gives base forms and `term-counter` counts by them, `spellings` are those of two sides of an ocean, `word-vectors` compare whole texts by their words; `PhraseMatcher` finds keywords and
  * their variants; `readability` holds the reading formulas; `detectLanguage` guesses what a text is written in.
  */
+export { hasCompounds, isPartOf } from './compounds.ts';
 export { detectLanguage, isEnglish, smallWordsOf } from './detect.ts';
 export { areVariants, baseForm, inflectionCandidates } from './inflections.ts';
 export { keywordKeys } from './keyword-keys.ts';

@@ -1,6 +1,7 @@
 import { isEnglish } from './detect.ts';
 import { type Direction, directionOf as englishDirection } from './direction.ts';
 import { areVariants } from './inflections.ts';
+import { withoutElision } from './languages/elision.ts';
 import { type LanguageRules, languageRules } from './languages/index.ts';
 import { sharesStem, stemsOfForm } from './languages/inflected.ts';
 import { normalForm } from './normal.ts';
@@ -47,12 +48,7 @@ const PLAIN: Matching = {
   areVariants: (a, _aCandidates, b) => a === b,
 };
 
-/** An article or preposition that has lost its vowel before the word: "l'assurance", "dell'acqua". */
-const ELIDED =
-  /^(?:[cdjlmnst]|qu|jusqu|lorsqu|puisqu|quelqu|dell|all|dall|nell|sull|un|quest|quell|bell)'(?=\p{L})/u;
-
 function matchingBy(rules: LanguageRules): Matching {
-  const isElided = rules.code === 'fr' || rules.code === 'it';
   // A word's forms do not change: they are worked out once for each vocabulary.
   const known = new WeakMap<Vocabulary, { normals: string[]; candidates: string[][] }>();
   const of = (vocabulary: Vocabulary) => {
@@ -65,7 +61,7 @@ function matchingBy(rules: LanguageRules): Matching {
   };
   const normal = (vocabulary: Vocabulary, id: number): string => {
     const { normals } = of(vocabulary);
-    normals[id] ??= normalForm(isElided ? vocabulary.form(id).replace(ELIDED, '') : vocabulary.form(id));
+    normals[id] ??= normalForm(withoutElision(vocabulary.form(id), rules.code));
     return normals[id];
   };
   return {

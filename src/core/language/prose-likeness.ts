@@ -1,18 +1,7 @@
-import { followingMost, followingSteps, followings } from './generated/followings.ts';
-import { BOUNDARY, SYNTAX_CLASSES } from './syntax-classes.ts';
+import { proseTable } from './prose-tables.ts';
+import { BOUNDARY } from './syntax-classes.ts';
 import type { Tokens } from './tokens.ts';
 import type { Vocabulary } from './vocabulary.ts';
-
-let table: Float32Array | null = null;
-
-function followingTable(): Float32Array {
-  if (table) return table;
-  table = Float32Array.from(
-    { length: SYNTAX_CLASSES * SYNTAX_CLASSES },
-    (_, at) => (followings.charCodeAt(at) - 40) / followingSteps - followingMost,
-  );
-  return table;
-}
 
 /** How far a text's sentences are sentences, sum and number of steps from word to word, to be added up over texts. */
 export interface ProseLikeness {
@@ -24,13 +13,19 @@ export interface ProseLikeness {
 }
 
 /**
- * Reads how likely the kinds of words follow each other as in English sentences, by the pointwise mutual information of
+ * Reads how likely the kinds of words follow each other as in sentences of a language, by the pointwise mutual information of
  * neighbouring word classes (Church and Hanks, "Word association norms, mutual information, and lexicography",
  * Computational Linguistics 16, 1990). The mean, `sum / steps`, is about 0.2 to 0.8 for prose and -0.5 to -1.1 for the same
- * words shuffled; lists of keywords lie at about -0.5.
+ * words shuffled; lists of keywords lie at about -0.5. Null for languages in which that was not counted.
  */
-export function proseLikeness(tokens: Tokens, vocabulary: Vocabulary): ProseLikeness {
-  const follows = followingTable();
+export function proseLikeness(
+  tokens: Tokens,
+  vocabulary: Vocabulary,
+  language: string,
+): ProseLikeness | null {
+  const table = proseTable(language);
+  if (!table) return null;
+  const { follows, classes } = table;
   const { length, ids, sentences: at } = tokens;
   const sentences = new Float32Array(tokens.sentenceCount);
   let sum = 0;
@@ -39,12 +34,12 @@ export function proseLikeness(tokens: Tokens, vocabulary: Vocabulary): ProseLike
   let own = 0;
   let ownSteps = 0;
   for (let token = 0; token < length; token++) {
-    const kind = vocabulary.syntaxClass(ids[token]);
-    own += follows[before * SYNTAX_CLASSES + kind];
+    const kind = table.kindOf(vocabulary, ids[token]);
+    own += follows[before * classes + kind];
     ownSteps += 1;
     before = kind;
     if (token + 1 < length && at[token + 1] === at[token]) continue;
-    own += follows[before * SYNTAX_CLASSES + BOUNDARY];
+    own += follows[before * classes + BOUNDARY];
     ownSteps += 1;
     sentences[at[token]] = own / ownSteps;
     sum += own;

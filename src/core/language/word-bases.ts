@@ -1,4 +1,6 @@
+import { type ForeignStems, foreignStems } from './foreign-stems.ts';
 import { baseForm } from './inflections.ts';
+import { languageRules } from './languages/index.ts';
 import { normalForm } from './normal.ts';
 import { stem } from './stems.ts';
 import { isStopWord } from './stop-words.ts';
@@ -11,11 +13,13 @@ const isEdge = (text: string, normal: string): boolean =>
 
 const LETTERS = /\p{L}{2}/u;
 
-const shared = new WeakMap<Vocabulary, WordBases>();
+const codeOf = (language: string): string => languageRules(language)?.code ?? 'en';
+
+const shared = new WeakMap<Vocabulary, Map<string, WordBases>>();
 
 /**
  * Base forms by which uses of words are counted, and stems by which texts are grouped, each as a number that is the same
- * for the life of the vocabulary.
+ * for the life of the vocabulary. Beside English, in languages of which rules are known, both are the stem.
  */
 export class WordBases {
   private readonly numbers = new Map<string, number>();
@@ -26,16 +30,38 @@ export class WordBases {
   private readonly stemTexts: string[] = [];
   private readonly stemById: number[] = [];
 
-  constructor(readonly vocabulary: Vocabulary) {}
+  private readonly foreign: ForeignStems | null;
+  /** `en`, or a language of which rules are known. */
+  readonly code: string;
 
-  /** The bases of a vocabulary's words, the same for all who ask: a site's posts share most of their words. */
-  static of(vocabulary: Vocabulary): WordBases {
-    let bases = shared.get(vocabulary);
+  /** `language`: a BCP 47 tag; of languages without rules words are taken as English has them. */
+  constructor(
+    readonly vocabulary: Vocabulary,
+    language = 'en',
+  ) {
+    this.foreign = foreignStems(language);
+    this.code = codeOf(language);
+  }
+
+  /** The bases of a vocabulary's words in a language, the same for all who ask: a site's posts share most of their words. */
+  static of(vocabulary: Vocabulary, language = 'en'): WordBases {
+    let all = shared.get(vocabulary);
+    if (!all) {
+      all = new Map();
+      shared.set(vocabulary, all);
+    }
+    const code = codeOf(language);
+    let bases = all.get(code);
     if (!bases) {
-      bases = new WordBases(vocabulary);
-      shared.set(vocabulary, bases);
+      bases = new WordBases(vocabulary, code);
+      all.set(code, bases);
     }
     return bases;
+  }
+
+  /** These, or those of another language for the same vocabulary. */
+  in(language: string): WordBases {
+    return codeOf(language) === this.code ? this : WordBases.of(this.vocabulary, language);
   }
 
   /** The number of a base form by its text. */
@@ -45,23 +71,29 @@ export class WordBases {
       number = this.texts.length;
       this.numbers.set(text, number);
       this.texts.push(text);
-      this.edges.push(isEdge(text, normalForm(text)));
+      this.edges.push(this.foreign ? this.isContent(text) : isEdge(text, normalForm(text)));
     }
     return number;
+  }
+
+  private isContent(form: string): boolean {
+    return LETTERS.test(form) && !this.foreign!.isStop(form);
+  }
+
+  private baseText(id: number): string {
+    const form = this.vocabulary.form(id);
+    if (this.foreign) return this.isContent(form) ? this.foreign.stem(form) : form;
+    const normal = this.vocabulary.normal(id);
+    if (!isEdge(form, normal)) return form;
+    const base = baseForm(normal);
+    return isEdge(base, base) ? base : normal;
   }
 
   /** The base form of a vocabulary word; function words and figures are their own. */
   base(id: number): number {
     const known = this.byId[id];
     if (known !== undefined) return known;
-    const form = this.vocabulary.form(id);
-    const normal = this.vocabulary.normal(id);
-    let text = form;
-    if (isEdge(form, normal)) {
-      const base = baseForm(normal);
-      text = isEdge(base, base) ? base : normal;
-    }
-    const number = this.numberOf(text);
+    const number = this.numberOf(this.baseText(id));
     this.byId[id] = number;
     return number;
   }
@@ -81,7 +113,7 @@ export class WordBases {
     if (known !== undefined) return known;
     const base = this.base(id);
     let number = -1;
-    if (this.edges[base]) number = this.stemNumber(stem(this.texts[base]));
+    if (this.edges[base]) number = this.stemNumber(this.foreign ? this.texts[base] : stem(this.texts[base]));
     this.stemById[id] = number;
     return number;
   }

@@ -8,7 +8,7 @@
  * it. `relevance` tells how near each page is to the subject (`shared-blocks` takes off what several say in the same words):
  * all shares go by it, and `off-topic` suggests what to leave out; `nameable` is what may be a term, `topic-name` how a topic is called, `passages` who says a thing,
  * `aboutness` whether a question belongs here, `question-list` a list that the writer brought; `term-examples` shows a term in use, `compare-studies` and
- * `page-change` tell what changed.
+ * `page-change` tell what changed. `study-language` is by which language's rules its words are counted.
  */
 export { type Band, bandOf } from './bands.ts';
 export { compareStudies, type StudyChange } from './compare-studies.ts';
@@ -20,6 +20,7 @@ export { readQuestionList } from './question-list.ts';
 export type { Asked, AskedPlace, StudyQuestion } from './questions.ts';
 export type { Statement } from './statements.ts';
 export { BAND_FIGURES, type BandFigure, type Study, type StudyAround, StudyBook } from './study.ts';
+export { studyLanguage } from './study-language.ts';
 export {
   type PageFigures,
   type PageReading,

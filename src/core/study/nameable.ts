@@ -28,10 +28,21 @@ function singleValue(word: string, isOfQuery: (word: string) => boolean): number
   return 1;
 }
 
+/** Small words that join two that name something: "sacoche de vélo". */
+const JOINING = new Set('de du del della di do da dos das'.split(' '));
+
+/** In languages of which parts of speech are not known a term has no small word but one that joins its first and last. */
+const foreignValue = (words: readonly string[], small: ReadonlySet<string>): number =>
+  words.some((word, at) =>
+    JOINING.has(word) ? at !== 1 || words.length !== 3 : small.has(word) || OF_CODE.test(word),
+  )
+    ? 0
+    : 1;
+
 /**
  * How far a term may name a part of a subject, 0-1, by the parts of speech of its words (base forms): nouns with what
  * stands before them, also with "of" between them; 0 for what names nothing. In another language than English they are told
- * by its `small` words alone: a term has none.
+ * by its `small` words alone: a term has none, or one that joins its first and last.
  */
 export function nameableValue(
   key: string,
@@ -39,7 +50,7 @@ export function nameableValue(
   small: ReadonlySet<string> = NONE,
 ): number {
   const words = key.split(' ');
-  if (small.size > 0 && (words.length > MOST_WORDS || words.some((word) => small.has(word)))) return 0;
+  if (small.size > 0) return words.length > MOST_WORDS ? 0 : foreignValue(words, small);
   if (words.some((word) => NAMELESS.has(word) || OF_CODE.test(word) || /['’]/.test(word))) return 0;
   if (words.some((word) => word.includes('-') && !isKnownCompound(word))) return 0;
   if (words.length === 1) return singleValue(words[0], isOfQuery);

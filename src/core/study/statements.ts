@@ -1,4 +1,4 @@
-import { isClaim, sentenceSpans } from '../criteria/index.ts';
+import { type ClaimWords, isClaim, sentenceSpans } from '../criteria/index.ts';
 import { type Block, linksOf } from '../draft/index.ts';
 import type { Tokens } from '../language/index.ts';
 
@@ -30,6 +30,9 @@ const NAMED = [
   /\baccording to ((?:the |a |an )?[^,.;:()]{3,60})/i,
   /\b((?:a|an|the|one|our|their) [^,.;:()]{0,40}?\b(?:survey|study|test|trial|count|report|poll|data|log|records?|measurements?)(?: (?:of|by|from|among) [^,.;:()]{3,50})?)/i,
 ];
+/** The same in other languages. */
+const NAMED_ELSEWHERE =
+  /(?<![\p{L}])(?:laut|gemäß|selon|d['’]après|según|secondo|volgens|segundo|enligt) ([^,.;:()]{3,60})/iu;
 const OWN =
   /\b(?:we|our|i|my)\b[^.]*\b(?:measured|weighed|tested|tried|counted|hung|rode|mended|found|asked|paid|cut|hire|hired|have|test|survey|log|numbers|count|records?)\b/i;
 
@@ -38,6 +41,7 @@ export function statementsOf(
   { address, publisher, title }: { address: string; publisher: string; title: string },
   blocks: readonly { block: Block; tokens: Tokens; section: number }[],
   sections: readonly { heading: string }[],
+  claims: ClaimWords | null,
 ): Statement[] {
   const out: Statement[] = [];
   for (const { block, tokens, section } of blocks) {
@@ -52,9 +56,10 @@ export function statementsOf(
     for (const { start, end, words } of sentenceSpans(block.text, tokens)) {
       if (words < SHORTEST || words > MAX_SENTENCE_WORDS) continue;
       const text = block.text.slice(start, end).replace(/\s+/g, ' ').trim();
-      const claim = isClaim(text);
+      const claim = claims !== null && isClaim(text, text, claims);
       if (text.endsWith('?') || /\breviews?\.?$/i.test(text) || !(claim || COUNTED.test(text))) continue;
-      const named = NAMED.map((pattern) => pattern.exec(text)?.[1] ?? '').find(Boolean) ?? '';
+      const named =
+        [...NAMED, NAMED_ELSEWHERE].map((pattern) => pattern.exec(text)?.[1] ?? '').find(Boolean) ?? '';
       const link = links.find((each) => each.start < end && each.end > start && /^https?:/i.test(each.href));
       out.push({
         text,
@@ -63,7 +68,7 @@ export function statementsOf(
         publisher,
         source: named.trim(),
         link: link?.href ?? '',
-        own: OWN.test(text),
+        own: OWN.test(text) || claims?.ownCount.test(text) === true,
         weight: claim ? 2 : 1,
       });
     }

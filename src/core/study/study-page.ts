@@ -177,6 +177,11 @@ export function readStudyPage(
     tokenAt: Int32Array.from(tokenAt),
     inHeading: Uint8Array.from(inHeading),
     blocks,
-    statements: statementsOf({ ...page, title: fields.title }, blocks, sections),
+    statements: statementsOf(
+      { ...page, title: fields.title },
+      blocks,
+      sections,
+      facts.wording?.claims ?? null,
+    ),
   };
 }

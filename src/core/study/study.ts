@@ -21,6 +21,8 @@ export type BandFigure = (typeof BAND_FIGURES)[number];
 
 /** What the pages taken in share. */
 export interface Study {
+  /** By the rules of which language its words were counted: `en`, or a language of which rules are known. */
+  language: string;
   /** Addresses of the pages taken in, in their order. */
   taken: string[];
   bands: Record<BandFigure, Band | null>;
@@ -88,6 +90,7 @@ export class StudyBook {
     const { query, phrases } = this.around;
     const scores = figures.slice(0, 10).map(({ score }) => score);
     return {
+      language: this.bases.code,
       taken: taken.map((page) => this.readings[page].page.address),
       bands: bandsOf(
         figures,

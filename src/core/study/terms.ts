@@ -2,6 +2,7 @@ import { CORPUS_WORDS, detectLanguage, isMostlyVerb, smallWordsOf, wordCount } f
 import { type Band, bandOf } from './bands.ts';
 import type { GramTable } from './gram-table.ts';
 import { isNamingForm, nameableValue } from './nameable.ts';
+import { studyLanguage } from './study-language.ts';
 
 /** `staple`: on at least half of the pages; `supporting`: on at least a fifth. */
 export type TermGroup = 'staple' | 'supporting';
@@ -66,7 +67,12 @@ function generalOf(table: GramTable, gram: number): { count: number; verb: boole
   }
   let found = known.get(gram);
   if (!found) {
-    found = { count: wordCount(table.keys[gram]), verb: isMostlyVerb(table.keys[gram]) };
+    const key = table.keys[gram];
+    // A stem of another language is no English word, whatever it looks like.
+    found =
+      table.bases.code === 'en'
+        ? { count: wordCount(key), verb: isMostlyVerb(key) }
+        : { count: wordCount(''), verb: false };
     known.set(gram, found);
   }
   return found;
@@ -86,16 +92,10 @@ function nameableOf(table: GramTable, query: string): Float32Array {
   return values;
 }
 
-/** The language that most of the pages are written in. */
-function languageOf(readings: GramTable['readings']): string {
-  const counts = new Map<string, number>();
-  for (const { blocks } of readings) {
-    const text = blocks.map(({ block }) => block.text).join('\n');
-    const language = detectLanguage(text);
-    counts.set(language, (counts.get(language) ?? 0) + 1);
-  }
-  return [...counts].reduce((best, next) => (next[1] > best[1] ? next : best), ['en', 0])[0];
-}
+const languageOf = (readings: GramTable['readings']): string =>
+  studyLanguage(
+    readings.map(({ blocks }) => detectLanguage(blocks.map(({ block }) => block.text).join('\n'))),
+  );
 
 /** The part of each page in what is counted: how near it is to the subject, and its publisher once. */
 function partsOf(table: GramTable, taken: readonly number[], near: readonly number[]): Float64Array {

@@ -18,7 +18,7 @@ import {
 } from '../../core/outline/index.ts';
 import { intentOf } from '../../core/research/index.ts';
 import type { Study } from '../../core/study/index.ts';
-import { bases, studyFor } from './study.ts';
+import { basesIn, studyFor } from './study.ts';
 
 const nextId = () => crypto.randomUUID();
 
@@ -59,6 +59,11 @@ async function studyOf(id: string | null, stamp: string): Promise<Study | null> 
   return known.study;
 }
 
+/** How words are counted for a study; English without one. */
+const basesFor = (study: Study | null | undefined) => basesIn(study?.language ?? 'en');
+/** The same for the study that was asked for last. */
+const lastBases = () => basesFor(known?.study);
+
 const wanted = (wish: PlanWish, study: Study | null) => ({
   query: wish.query,
   topics: study?.topics ?? [],
@@ -74,6 +79,7 @@ export const plans = {
   async plan(outline: OutlineItem[], wish: PlanWish, stamp: string): Promise<PlanView> {
     const study = await studyOf(wish.studyId, stamp);
     const cover = wanted(wish, study);
+    const bases = basesFor(study);
     const { intro, sections } = wordBudget(outline, wish.words, cover, bases);
     return {
       coverage: outlineCoverage(outline, cover, bases),
@@ -112,16 +118,18 @@ export const plans = {
       },
       count,
       new Set(before),
-      bases,
+      basesFor(study),
     );
   },
 
-  merge: (outline: OutlineItem[], gaps: Gap[]): OutlineItem[] => [...mergeGaps(outline, gaps, bases, nextId)],
+  merge: (outline: OutlineItem[], gaps: Gap[]): OutlineItem[] => [
+    ...mergeGaps(outline, gaps, lastBases(), nextId),
+  ],
   combine: (outline: OutlineItem[], added: Planned[]): OutlineItem[] => [
-    ...combine(outline, added, bases, nextId),
+    ...combine(outline, added, lastBases(), nextId),
   ],
   faq: (outline: OutlineItem[], questions: string[]): OutlineItem[] => [
-    ...addFaq(outline, questions, bases, nextId),
+    ...addFaq(outline, questions, lastBases(), nextId),
   ],
 };
 

@@ -117,7 +117,9 @@ describe('a study in its worker', () => {
     expect(marked).toEqual(['High water', 'high water']);
     expect(await studies.page('study', 'https://nobody.example/', [])).toBeNull();
     expect(
-      (await studies.examples('study', studies.keyOf('Low waters'))).map(({ publisher }) => publisher),
+      (await studies.examples('study', await studies.keyOf('study', 'Low waters'))).map(
+        ({ publisher }) => publisher,
+      ),
     ).toEqual(['one', 'three']);
     await begun('later', { earlier: 'study', made: '2026-11-09T00:00:00Z' });
     await changeStudy('later', ({ pages }) => ({ pages: pages.slice(1) }));

@@ -1,4 +1,5 @@
 import { type Profile, wholeProfile } from '../../core/criteria/index.ts';
+import { draftLanguage, type PostDocument } from '../../core/draft/index.ts';
 import {
   type BroughtPage,
   documentOfPage,
@@ -19,6 +20,7 @@ import {
   type Study,
   StudyBook,
   type StudyChange,
+  studyLanguage,
   type TermExample,
   termExamples,
 } from '../../core/study/index.ts';
@@ -66,7 +68,13 @@ export interface OpenedPage {
 
 const vocabulary = new Vocabulary();
 /** Of all studies of a session. */
-export const bases = WordBases.of(vocabulary);
+const english = WordBases.of(vocabulary);
+
+/** How words of a language are counted; the same for all studies of a session in it. */
+export const basesIn = (language: string): WordBases => english.in(language);
+
+/** The language of each page that was read, by its key. */
+const languages = new Map<string, string>();
 
 /** What was read of pages, by query and key: a study that is run again reads only what is new. */
 const read = new Map<string, PageReading>();
@@ -77,27 +85,51 @@ async function profileOf(siteId: string): Promise<Profile> {
   return wholeProfile((await database().sites.get(siteId))?.profile ?? null);
 }
 
+/** The language of a page; English where it cannot be read, which is said when it is read. */
+function languageOf(read: () => PostDocument): string {
+  try {
+    return draftLanguage(read().draft.blocks);
+  } catch {
+    return 'en';
+  }
+}
+
 /** Readings of a study's pages, and why others have none. Throws an `AbortError` where the job is called off (null: it cannot be). */
 async function readingsOf(
   row: StudyRow,
   job: string | null,
   tell?: (done: number) => void,
-): Promise<{ readings: PageReading[]; problems: Map<string, string> }> {
+): Promise<{ readings: PageReading[]; problems: Map<string, string>; bases: WordBases }> {
   const profile = await profileOf(row.siteId);
   const contents = await pageContents(row.siteId, row.pages.map(({ key }) => key).filter(Boolean));
   const weights = JSON.stringify(profile);
+  const documents = new Map<string, PostDocument>();
+  const documentOf = (key: string, content: Pick<BroughtPage, 'format' | 'text'>) => {
+    const document = documents.get(key) ?? documentOfPage(content);
+    documents.set(key, document);
+    return document;
+  };
+  for (const [key, content] of contents) {
+    if (languages.has(key)) continue;
+    if (job !== null) await stillWanted(job);
+    languages.set(
+      key,
+      languageOf(() => documentOf(key, content)),
+    );
+  }
+  const bases = basesIn(studyLanguage([...contents.keys()].map((key) => languages.get(key)!)));
   const readings: PageReading[] = [];
   const problems = new Map<string, string>();
   let done = 0;
   for (const ref of row.pages) {
     const content = contents.get(ref.key);
     if (content) {
-      const known = `${row.query}\n${ref.key}\n${ref.address}\n${ref.rank}\n${weights}`;
+      const known = `${bases.code}\n${row.query}\n${ref.key}\n${ref.address}\n${ref.rank}\n${weights}`;
       let reading = read.get(known);
       if (!reading) {
         if (job !== null) await stillWanted(job);
         try {
-          const document = documentOfPage(content);
+          const document = documentOf(ref.key, content);
           const problem = pageProblem(document);
           if (problem) problems.set(ref.address, problem);
           else
@@ -126,11 +158,11 @@ async function readingsOf(
     done += 1;
     tell?.(done);
   }
-  return { readings, problems };
+  return { readings, problems, bases };
 }
 
 async function bookOf(row: StudyRow, job: string | null, tell?: (done: number) => void) {
-  const { readings, problems } = await readingsOf(row, job, tell);
+  const { readings, problems, bases } = await readingsOf(row, job, tell);
   const { query, asked, phrases } = row;
   const key = JSON.stringify([query, asked, phrases, readings.map(({ page }) => page.address)]);
   if (book?.key !== key || book.book.readings.some((reading, at) => reading !== readings[at]))
@@ -205,8 +237,8 @@ export const studies = {
     const row = await database().studies.get(id);
     const found = row && (await bookOf(row, null));
     const reading = found?.book.readings.find(({ page }) => page.address === address);
-    if (!reading) return null;
-    const counter = new TermCounter(keys, bases);
+    if (!found || !reading) return null;
+    const counter = new TermCounter(keys, found.book.bases);
     const { fields } = reading.page.document;
     return {
       title: fields.title,
@@ -236,12 +268,15 @@ export const studies = {
     return termExamples(
       found.book.readings.filter(({ page }) => !left.has(page.address)),
       key,
-      bases,
+      found.book.bases,
     );
   },
 
-  /** The key of a term that a writer types; empty where nothing is left of it. */
-  keyOf: (phrase: string): string => bases.keyOf(phrase),
+  /** The key of a term that a writer types for a study; empty where nothing is left of it. */
+  async keyOf(id: string, phrase: string): Promise<string> {
+    const row = await database().studies.get(id);
+    return (row ? (await bookOf(row, null)).book.bases : english).keyOf(phrase);
+  },
 
   /** What changed since the study that this one was run again from; null where there is none. */
   async change(id: string): Promise<{ made: string; change: StudyChange } | null> {

@@ -22,7 +22,7 @@ import type { PostRow } from '../data/post-rows.ts';
 import { finishedBody, postsOf } from '../data/posts.ts';
 import { studyOfPost } from '../data/studies.ts';
 import { pageContents } from '../data/study-pages.ts';
-import { bases, studyWithPages } from './study.ts';
+import { basesIn, studyWithPages } from './study.ts';
 
 /** What a text is asked for, as far as the post in hand goes. */
 export interface WritingPlace {
@@ -151,7 +151,7 @@ export const writing = {
         about: place.about,
         aboutPlace: place.aboutPlace,
       },
-      bases,
+      basesIn(study?.study.language ?? site.language),
     );
     return { ...known, titles: rows.map(({ fields }) => fields.title).filter(Boolean) };
   },
@@ -162,7 +162,7 @@ export const writing = {
     const study = await studyOfPost(place.siteId, place.postId);
     const own = new OwnText(
       texts.map((text) => ({ text })),
-      bases.vocabulary,
+      basesIn('en').vocabulary,
     );
     const checks = texts.map((text): PieceCheck => ({ unsupported: known.unsupported(text), shared: [] }));
     const pages = (study?.pages ?? []).filter(({ left, key }) => !left && key !== '');

@@ -1,3 +1,4 @@
+import { plainWords } from '../../language/index.ts';
 import { DESCRIPTION_SIZE, pixelWidth } from '../../listing/index.ts';
 import { sentenceSpans } from '../block-reader.ts';
 import type { DraftFacts } from '../draft-facts.ts';
@@ -5,6 +6,9 @@ import { ramp } from '../ramp.ts';
 
 /** Sentences of the text that are looked at. */
 const LOOKED_AT = 60;
+
+/** Words of a sentence among which one that points back is looked for, in languages beside English. */
+const POINTING_WITHIN = 3;
 
 /** Sentences that lean on one before, or that only point elsewhere, say nothing in a results listing. */
 const LEANS =
@@ -28,7 +32,7 @@ export function descriptionCandidates(facts: DraftFacts, most = 2): string[] {
   const sentences = sentencesOf(facts);
   const rated: { text: string; rate: number; value: number; from: number }[] = [];
   for (let from = 0; from < sentences.length; from++) {
-    if (LEANS.test(sentences[from].text) || POINTS_BACK.test(sentences[from].text)) continue;
+    if (leansBack(sentences[from].text, facts)) continue;
     let text = '';
     let value = 0;
     for (let at = from; at < sentences.length && at < from + 3; at++) {
@@ -52,6 +56,17 @@ export function descriptionCandidates(facts: DraftFacts, most = 2): string[] {
     if (!chosen.some(({ from }) => Math.abs(from - candidate.from) < 2)) chosen.push(candidate);
   }
   return chosen.map(({ text }) => text);
+}
+
+/** Whether a sentence says nothing where the one before is not read. */
+function leansBack(text: string, { english, wording }: DraftFacts): boolean {
+  if (english || !wording) return LEANS.test(text) || POINTS_BACK.test(text);
+  const [first, ...others] = plainWords(text);
+  const { openers, pointing, articles } = wording.style;
+  return (
+    (openers.has(first) && !articles.has(first)) ||
+    others.slice(0, POINTING_WITHIN).some((word) => pointing.has(word) && !articles.has(word))
+  );
 }
 
 function sentencesOf({ readings, keyword, titleBlock }: DraftFacts): Sentence[] {

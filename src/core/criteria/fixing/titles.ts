@@ -1,4 +1,4 @@
-import { asHeading, isFunctionWord, normalForm, plainWords, stem } from '../../language/index.ts';
+import { asHeading } from '../../language/index.ts';
 import { pixelWidth, TITLE_SIZE } from '../../listing/index.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { asWritten } from './as-written.ts';
@@ -37,19 +37,20 @@ export function titlesNaming(title: string, phrase: string, facts: DraftFacts): 
     return { text: own.slice(0, start) + begun + own.slice(end), readOver: true };
   });
   // Before a number of a section nothing leads.
-  if (repeats(own, phrase) || /^\d+(?:\.\d+)*\.\s|^\d+(?:\.\d+)+\s/.test(own)) return named;
+  if (repeats(own, phrase, facts) || /^\d+(?:\.\d+)*\.\s|^\d+(?:\.\d+)+\s/.test(own)) return named;
+  // German nouns keep their capital wherever they stand.
   const rest =
-    /^(?:\p{Lu}{2}|I\b|\p{Ll}+\p{Lu})/u.test(own) || capitals
+    facts.reader.bases.code === 'de' || /^(?:\p{Lu}{2}|I\b|\p{Ll}+\p{Lu})/u.test(own) || capitals
       ? own
       : own.charAt(0).toLowerCase() + own.slice(1);
   return [...named, { text: `${capitals ? inCapitals(lead) : lead}: ${rest}`, readOver: true }];
 }
 
 /** Whether a title holds a phrase, or so many of its words that one led by the other would say the same twice. */
-function repeats(title: string, phrase: string): boolean {
-  const said = new Set(plainWords(title).map((word) => stem(normalForm(word))));
-  const content = plainWords(phrase).filter((word) => !isFunctionWord(word));
-  const shared = content.filter((word) => said.has(stem(normalForm(word)))).length;
+function repeats(title: string, phrase: string, { reader: { bases } }: DraftFacts): boolean {
+  const said = new Set(bases.stemsOf(title));
+  const content = bases.stemsOf(phrase);
+  const shared = content.filter((stem) => said.has(stem)).length;
   return shared > 1 || shared === content.length;
 }
 

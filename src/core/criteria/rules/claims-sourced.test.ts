@@ -65,7 +65,7 @@ describe('claims-sourced', () => {
       { title: 'Half of all tyres are flat', md: `${PROSE} Half of all tyres are flat.` },
       null,
     ],
-    ['another language', { language: 'de', md: `${PROSE} 80%.` }, null],
+    ['another language', { language: 'fi', md: `${PROSE} 80%.` }, null],
   ])('%s', (_, given, expected) => expect(share('claims-sourced', given)).toBe(expected));
   it('offers to mark it as own data', () =>
     expect(judge('claims-sourced', { md: `${PROSE} Twice as many came.` }).mended().share).toBe(1));

@@ -1,10 +1,10 @@
-import type { Block } from '../../draft/index.ts';
 import { titleKey } from '../../listing/index.ts';
-import { SPEAKS_OF_ITSELF } from '../claims.ts';
+import type { BlockReading } from '../block-reader.ts';
 import { criterion, type Evidence, type Fix, MOST_FIXES } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import type { DraftEdit } from '../edits.ts';
 import { count, measure } from '../judging.ts';
+import type { ClaimWords } from '../wordings/index.ts';
 
 const bare = (text: string) => text.replace(/\s+/g, ' ').trim();
 
@@ -12,15 +12,15 @@ const keyOf = (text: string) => titleKey(text).replace(/[.!?]+$/, '');
 /** Characters by which a title and a sentence of the same words may differ: its mark, doubled spaces. */
 const NEAR = 6;
 
-const speaking = new WeakMap<Block, boolean>();
+const speaking = new WeakMap<BlockReading, boolean>();
 
 /** Whether a block says "we"; looked up once. */
-function speaksOfItself(block: Block | undefined): boolean {
-  if (!block) return false;
-  let speaks = speaking.get(block);
+function speaksOfItself(reading: BlockReading | undefined, { ownVoice }: ClaimWords): boolean {
+  if (!reading) return false;
+  let speaks = speaking.get(reading);
   if (speaks === undefined) {
-    speaks = SPEAKS_OF_ITSELF.test(block.text);
-    speaking.set(block, speaks);
+    speaks = ownVoice.test(reading.block.text);
+    speaking.set(reading, speaks);
   }
   return speaks;
 }
@@ -45,14 +45,16 @@ export interface StatedFigure extends Evidence {
 }
 
 /** The figures that a draft states about the world, in order. Its own title is none, nor is the house's own price. */
-export function statedFigures({ totals, fields, readings }: DraftFacts): StatedFigure[] {
+export function statedFigures({ totals, fields, readings, wording }: DraftFacts): StatedFigure[] {
+  if (!wording) return [];
   const title = keyOf(fields.title);
   const own = fields.ownFigures.length ? new Set(fields.ownFigures.map(bare)) : null;
   const figures: StatedFigure[] = [];
   for (const { reading, index } of totals.withClaims)
     for (const { start, end, quote, price, sourced, href } of reading.claims) {
       // "A weekend costs £58" between paragraphs that say "we" is the house's own.
-      if (price && aroundOf(readings, index).some((at) => speaksOfItself(readings[at]?.block))) continue;
+      if (price && aroundOf(readings, index).some((at) => speaksOfItself(readings[at], wording.claims)))
+        continue;
       if (title !== '' && Math.abs(quote.length - title.length) < NEAR && keyOf(quote) === title) continue;
       figures.push({
         block: index,
@@ -87,7 +89,7 @@ export const claimsSourced = criterion({
   title: 'Figures with a source',
   place: 'text',
   weight: 3,
-  needs: ['words', 'english'],
+  needs: ['words', 'wording'],
   // The one that stands there may be the title.
   applies: (facts) => facts.totals.claims > 1 || (facts.totals.claims === 1 && claims(facts).all > 0),
   target: () => 'figures have a link in their sentence or the next, or are your own',

@@ -12,7 +12,7 @@ export const houseVoice = criterion({
   title: 'Sounds like the house',
   place: 'text',
   weight: 0,
-  needs: ['words', 'english', 'voice'],
+  needs: ['words', 'wording', 'voice'],
   target: ({ voiceNearness: [, from] }) => `${from ?? 0} of 100 near to the voice of the house`,
   measure({ readings, settings: { limits } }, { voice }) {
     const { near, differences, blockIds } = voice!;

@@ -38,7 +38,8 @@ function rateOf(
 }
 
 /** Uses that can be said by their noun alone, those first that follow another in their paragraph. */
-function shorterUses({ totals, keyword }: DraftFacts) {
+function shorterUses({ totals, keyword, english }: DraftFacts) {
+  if (!english) return [];
   const followers: ReplaceText[] = [];
   const others: ReplaceText[] = [];
   for (const { reading } of totals.withUses.slice(1)) {

@@ -31,7 +31,7 @@ export const onSubject = criterion({
   title: 'On the subject',
   place: 'text',
   weight: 4,
-  needs: ['words', 'english'],
+  needs: ['words', 'wording'],
   applies: ({ whole }) => whole.sentences > 0,
   target: () => 'the running text is about the keyword, not only its headings',
   measure(facts) {

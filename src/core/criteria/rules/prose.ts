@@ -17,7 +17,7 @@ export const prose = criterion({
   title: 'Sentences that are sentences',
   place: 'text',
   weight: 3,
-  needs: ['words', 'english'],
+  needs: ['words', 'wording'],
   applies: ({ totals }) => totals.likeness.steps > 0,
   target: () => 'words stand as they do in English sentences',
   measure({ totals }) {

@@ -24,7 +24,7 @@ export const sentenceOrder = criterion({
   title: 'Sentences in order',
   place: 'text',
   weight: 2,
-  needs: ['words', 'english'],
+  needs: ['words', 'wording'],
   applies: ({ whole }) => whole.sentences >= FEWEST,
   target: () => 'what belongs together stands together: in a paragraph, and below its heading',
   measure({ whole: { deviation, sentences } }) {

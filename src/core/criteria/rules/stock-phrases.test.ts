@@ -1,8 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { plainWords } from '../../language/index.ts';
 import { type Case, judge, PROSE, share } from '../judge.test-data.ts';
-
-import { STOCK_HINTS, STOCK_PHRASES } from '../stock-phrases.ts';
 
 const MANY = `${PROSE} Needless to say, the sea is cold. When it comes to tides, look no further. It is a game changer.`;
 
@@ -24,13 +21,4 @@ describe('stock-phrases', () => {
     expect(line.fixes).toEqual(['Leave "Needless to say," out']);
     expect(line.mended().share).toBeGreaterThan(0);
   });
-});
-
-describe('the words by which stock phrases are looked for', () => {
-  it.each(STOCK_PHRASES.map((phrase) => [phrase]))('stand in "%s"', (phrase) =>
-    expect(plainWords(phrase).some((word) => STOCK_HINTS.has(word))).toBe(true),
-  );
-  it.each(STOCK_PHRASES.map((phrase) => [phrase]))('"%s" is found', (phrase) =>
-    expect(judge('stock-phrases', { md: `${PROSE} Now ${phrase} more.` }).measured).toBeGreaterThan(0),
-  );
 });

@@ -41,7 +41,7 @@ export const stockPhrases = criterion({
   title: 'Words of its own',
   place: 'text',
   weight: 2,
-  needs: ['words', 'english'],
+  needs: ['words', 'wording'],
   target: () => 'at most one stock phrase in 500 words',
   measure(facts) {
     const all = facts.totals.stockPhrases;

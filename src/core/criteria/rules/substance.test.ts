@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Case, judge, PROSE, share, studyTerm, words } from '../judge.test-data.ts';
+import { type Case, disorder, judge, PROSE, share, studyTerm, words } from '../judge.test-data.ts';
 
 /** A short post in order: each section speaks of its heading. */
 const GUIDE = `
@@ -22,26 +22,11 @@ A loaded bike wants more air behind. Put the heavy bags on the rear rack and add
 const sentences = GUIDE.split(/\n+/)
   .filter((line) => line !== '' && !line.startsWith('#'))
   .flatMap((line) => line.split(/(?<=[.!?;])\s+/));
-const disorder = (text: string) =>
-  text
-    .split(/(?<=[.!?])\s+/)
-    .map((sentence) => {
-      const list = sentence.replace(/[.!?,;]/g, '').split(/\s+/);
-      return `${list
-        .filter((_, at) => at % 3 === 2)
-        .concat(
-          list.filter((_, at) => at % 3 === 1),
-          list.filter((_, at) => at % 3 === 0),
-        )
-        .join(' ')}.`;
-    })
-    .join(' ');
-
 describe('prose', () => {
   it.each<[string, Case, number | null]>([
     ['sentences', { md: PROSE }, 1],
     ['too little to tell', { md: 'The tide is high.' }, null],
-    ['another language', { md: PROSE, language: 'de' }, null],
+    ['another language', { md: PROSE, language: 'fi' }, null],
     ['the words of each sentence in disorder', { md: disorder(PROSE) }, 0],
     ['a list of keywords', { md: 'bike touring packing waterproof pannier estuary '.repeat(12) }, 0],
   ])('%s', (_, given, expected) => expect(share('prose', given)).toBe(expected));
@@ -60,7 +45,7 @@ describe('sentence-order', () => {
   it.each<[string, Case, number | null]>([
     ['sections that speak of their headings', { md: GUIDE }, 1],
     ['a few sentences', { md: PROSE }, null],
-    ['another language', { md: GUIDE, language: 'fr' }, null],
+    ['another language', { md: GUIDE, language: 'fi' }, null],
   ])('%s', (_, given, expected) => expect(share('sentence-order', given)).toBe(expected));
   it('the same sentences dealt out anyhow earn less', () => {
     const dealt = Array.from({ length: 4 }, (_, section) =>
@@ -80,7 +65,7 @@ describe('on-subject', () => {
     ['about it', { md: GUIDE, keyword: 'tyre valve' }, 1],
     ['about something else', { md: GUIDE, keyword: 'sourdough starter' }, 0],
     ['no keyword', { md: GUIDE }, 0],
-    ['another language', { md: GUIDE, keyword: 'valve', language: 'fr' }, null],
+    ['another language', { md: GUIDE, keyword: 'valve', language: 'fi' }, null],
   ])('%s', (_, given, expected) => {
     const found = share('on-subject', given);
     if (expected === 1) expect(found).toBeGreaterThan(0.5);

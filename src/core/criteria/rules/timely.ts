@@ -57,7 +57,7 @@ export const timely = criterion({
   title: 'Words that do not age',
   place: 'text',
   weight: 1,
-  needs: ['words', 'english'],
+  needs: ['words', 'wording'],
   target: () => 'no year that has passed in titles, no "recently", no figures of three years ago',
   measure(facts) {
     const { count: places, first } = datedIn(facts);

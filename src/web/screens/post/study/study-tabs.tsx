@@ -91,6 +91,7 @@ export function StudyTabs({ row, view }: { row: StudyRow; view: StudyView }) {
             )}
             {tab === 'terms' && (
               <TermsTab
+                study={row.id}
                 terms={view.study.terms}
                 pages={view.study.taken.length}
                 choices={row.choices}

@@ -24,6 +24,7 @@ const GROUPS = [
 
 /** Terms of the subject by group: how many pages use each, how often, and how often the draft does. */
 export function TermsTab({
+  study,
   terms,
   pages,
   choices,
@@ -32,6 +33,8 @@ export function TermsTab({
   onChoose,
   onChoices,
 }: {
+  /** The study's id. */
+  study: string;
   terms: readonly Term[];
   /** Pages taken in. */
   pages: number;
@@ -48,7 +51,7 @@ export function TermsTab({
     attempt(onChoices(next).then((back) => offerUndo(said, back, 8000)));
   const add = async (typed: string) => {
     const form = typed.replace(/\s+/g, ' ');
-    const key = await (await studyWorker()).keyOf(form);
+    const key = await (await studyWorker()).keyOf(study, form);
     if (!key) {
       toast('Type a word that names something: of this nothing could be counted.');
       return false;
