@@ -1,4 +1,4 @@
-import type { PostDocument, Recording } from '../draft/index.ts';
+import type { PostDocument, Recording, Translation } from '../draft/index.ts';
 import type { Category } from '../listing/index.ts';
 import type { Redirect } from '../site/index.ts';
 
@@ -85,6 +85,8 @@ export interface BlogEntry {
   shareDescription: string;
   sharePicture: string;
   language: string;
+  /** The same post in other languages. */
+  translations: Translation[];
   /** The place that it is about; empty: none. */
   place: string;
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { emptyFields, readMarkdown, writeHtml } from '../draft/index.ts';
-import { blogEntry, entryProperties, relatedPosts } from './index.ts';
+import { blogEntry, emptyBlog, entryProperties, postPage, relatedPosts } from './index.ts';
 
 const { draft } = readMarkdown('The *tide* comes twice.\n\n## When\n\n- noon\n- midnight\n');
 const fields = {
@@ -101,5 +101,32 @@ describe('posts that are alike', () => {
   it('are none for a post alone, or one without words', () => {
     expect(relatedPosts([posts[0]]).get('a')).toEqual([]);
     expect(relatedPosts([...posts, post('e', '', '')]).get('e')).toEqual([]);
+  });
+});
+
+describe('the page of a post in several languages', () => {
+  const translations = ['de /gezeiten', 'fr /marees', 'nl https://kanaal.example/getijden', 'xx'];
+  const entry = blogEntry(
+    entryProperties('post-1', { fields: { ...fields, language: 'en', translations }, draft }),
+    'tide-tables',
+  );
+  const alternates = (isThere: (path: string) => boolean) =>
+    [
+      ...postPage(emptyBlog('https://saltmarsh.example'), entry, {
+        pixels: new Map(),
+        related: [],
+        authorPath: () => '/',
+        isThere,
+      }).matchAll(/<link rel="alternate" hreflang="([^"]+)" href="([^"]+)"/g),
+    ].map(([, language, address]) => `${language} ${address}`);
+  it('names itself and the others that readers can open', () =>
+    expect(alternates((path) => path === '/gezeiten')).toEqual([
+      'en https://saltmarsh.example/tide-tables',
+      'de https://saltmarsh.example/gezeiten',
+      'nl https://kanaal.example/getijden',
+    ]));
+  it('names none where there is no other', () => {
+    entry.translations = [];
+    expect(alternates(() => true)).toEqual([]);
   });
 });

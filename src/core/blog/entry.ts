@@ -7,6 +7,8 @@ import {
   type PostFields,
   readHtml,
   recordingsOf,
+  translationsIn,
+  translationText,
   wordsIn,
   writeHtml,
 } from '../draft/index.ts';
@@ -51,6 +53,7 @@ export const ENTRY_PROPERTIES: readonly string[] = [
   'share-description',
   'share-photo',
   'language',
+  'translation',
 ];
 
 /**
@@ -82,6 +85,7 @@ export function entryProperties(uid: string, { fields, draft }: PostDocument): E
     'share-description': fields.shareDescription,
     'share-photo': fields.shareImage,
     language: fields.language,
+    translation: fields.translations,
   });
 }
 
@@ -137,6 +141,7 @@ function fieldsOf(properties: EntryProperties): PostFields {
     date: text('published'),
     updated: text('updated'),
     language: text('language'),
+    translations: translationsIn(textsOf(properties, 'translation')).map(translationText),
   };
 }
 
@@ -184,6 +189,7 @@ export function blogEntry(
     shareDescription: textOfProperty(properties, 'share-description'),
     sharePicture: textOfProperty(properties, 'share-photo'),
     language: fields.language,
+    translations: translationsIn(fields.translations),
     place: textOfProperty(properties, 'location'),
   };
 }

@@ -31,6 +31,8 @@ export interface PageHead {
   share: { title: string; description: string; picture: string; kind: 'article' | 'website' };
   /** Structured data. */
   data: unknown[];
+  /** The page in its languages, itself among them, each as language and whole address; absent: in one alone. */
+  languages?: readonly { language: string; address: string }[];
   /** Addresses of the pages before and after this one of a list. */
   before?: string | null;
   after?: string | null;
@@ -98,6 +100,9 @@ export function pageHtml(site: BlogSite, head: PageHead, main: (Element | null)[
       ...meta('description', head.description),
       ...meta('robots', head.robots),
       el('link', { rel: ['canonical'], href: head.canonical }),
+      ...(head.languages ?? []).map(({ language, address }) =>
+        el('link', { rel: ['alternate'], hrefLang: language, href: address }),
+      ),
       ...(head.before ? [el('link', { rel: ['prev'], href: head.before })] : []),
       ...(head.after ? [el('link', { rel: ['next'], href: head.after })] : []),
       ...property('og:type', share.kind),

@@ -39,6 +39,8 @@ export interface PostSurroundings {
   related: readonly BlogEntry[];
   /** Path of an author's list. */
   authorPath: (author: string) => string;
+  /** Whether readers can open a post at a path of the blog. */
+  isThere: (path: string) => boolean;
 }
 
 /** The categories of a post that are the blog's own, with the one it stands in and that one's parent first. */
@@ -95,11 +97,24 @@ function dataOf(site: BlogSite, entry: BlogEntry, address: string): unknown[] {
   ];
 }
 
+/** A post's page in its languages: itself, and those that readers can open; none where there is no other. */
+function languagesOf(site: BlogSite, entry: BlogEntry, isThere: (path: string) => boolean) {
+  const others = entry.translations.filter(
+    ({ address }) => !address.startsWith('/') || isThere(address.replace(/[?#].*$/, '')),
+  );
+  if (others.length === 0) return [];
+  const own = { language: entry.language || site.language, address: entryPath(site, entry) };
+  return [own, ...others].map(({ language, address }) => ({
+    language,
+    address: wholeAddress(site, address),
+  }));
+}
+
 /** A post's page. */
 export function postPage(
   site: BlogSite,
   entry: BlogEntry,
-  { pixels, related, authorPath }: PostSurroundings,
+  { pixels, related, authorPath, isThere }: PostSurroundings,
 ): string {
   const address = wholeAddress(site, entryPath(site, entry));
   const language = entry.language || site.language;
@@ -210,6 +225,7 @@ export function postPage(
       canonical: entry.canonical || address,
       robots: entry.robots,
       language,
+      languages: languagesOf(site, entry, isThere),
       share: {
         title: entry.shareTitle || entry.title,
         description: entry.shareDescription || entry.metaDescription || entry.excerpt,

@@ -65,7 +65,7 @@ export interface BlockReading {
   longSentences: { start: number; end: number; words: number }[];
   /** Sentences that state a figure. */
   claims: Claim[];
-  /** How likely its words follow each other as in English sentences: sum and steps, to be added up; null where it is not told. */
+  /** How likely its words follow each other as in sentences of its language: sum and steps, to be added up; null where it is not told. */
   likeness: { sum: number; steps: number } | null;
   /** Sentences whose words follow each other as in none. */
   disorderly: { start: number; end: number }[];

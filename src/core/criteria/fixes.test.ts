@@ -40,7 +40,7 @@ const CASES: [CriterionId, Case, string | RegExp][] = [
   [
     'heading-spacing',
     // Of a language whose order of sentences is not read: all of these are alike.
-    { md: `${words(200)}\n\n**In the rain**\n\n${words(200)}`, language: 'fr' },
+    { md: `${words(200)}\n\n**In the rain**\n\n${words(200)}`, language: 'fi' },
     'Make "In the rain" a heading',
   ],
   [

@@ -1,4 +1,4 @@
-import { fleschReadingEase } from '../language/index.ts';
+import { readingEaseOf } from '../language/index.ts';
 import type { BlockReading } from './block-reader.ts';
 import type { DraftFacts } from './draft-facts.ts';
 import { answeringSections } from './question-cover.ts';
@@ -13,8 +13,10 @@ export interface SectionFacts {
   /** Level of the heading; 0 before the first. */
   level: number;
   words: number;
-  /** Flesch reading ease of its sentences; null where they are not English, or none. */
+  /** Reading ease of its sentences by the formula of their language; null where none is known, or no sentence. */
   ease: number | null;
+  /** The same on Flesch's scale, where other formulas have their own. */
+  easeOnFlesch: number | null;
   /** Terms of the study that stand in it, and how many of them stand nowhere else. */
   terms: number;
   termsOnlyHere: number;
@@ -31,7 +33,7 @@ export interface SectionFacts {
 
 /** The sections of a draft in order; a title among its headings begins none. */
 export function sectionFacts(facts: DraftFacts): SectionFacts[] {
-  const { readings, titleBlock, settings, english, links, images } = facts;
+  const { readings, titleBlock, settings, language, links, images } = facts;
   const starts: number[] = [];
   for (let at = 0; at < readings.length; at++)
     if (at !== titleBlock && (readings[at].level > 0 || starts.length === 0)) starts.push(at);
@@ -63,13 +65,15 @@ export function sectionFacts(facts: DraftFacts): SectionFacts[] {
       counts.letters += measured.letters;
       counts.longWords += measured.longWords;
     }
+    const ease = readingEaseOf(language, counts);
     const claims = figures.filter(({ block: index }) => within(index, at));
     return {
       blockId: block.id,
       heading,
       level,
       words: sum(({ words }) => words),
-      ease: english && counts.sentences > 0 ? fleschReadingEase(counts) : null,
+      ease: ease?.figure ?? null,
+      easeOnFlesch: ease && -ease.short(0),
       terms: termsOf[at].size,
       termsOnlyHere: [...termsOf[at]].filter((term) => sectionsOfTerm[term] === 1).length,
       links: links.filter(({ index }) => within(index, at)).length,

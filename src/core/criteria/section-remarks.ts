@@ -14,21 +14,23 @@ const HARD_FROM = 40;
 export function sectionRemarks(sections: readonly SectionFacts[], easeFrom: number): string[][] {
   const lengths = sections.map(({ words }) => words).sort((a, b) => a - b);
   const middle = lengths[Math.floor(lengths.length / 2)] ?? 0;
-  return sections.map(({ words, ease, links, pictures, scanPoints, openClaims, heading }, at) => {
-    const isParent =
-      words === 0 && sections[at + 1] !== undefined && sections[at + 1].level > sections[at].level;
-    const remarks: string[] = [];
-    if (words === 0 && heading && !isParent) remarks.push('Empty: nothing stands below its heading.');
-    else if (sections.length >= TOLD_BY && !isParent && words < THIN * middle)
-      remarks.push('Thin beside the others.');
-    if (ease !== null && words >= HARD_FROM && ease < easeFrom - HARDER_BY)
-      remarks.push('Harder to read than wished.');
-    if (words >= BARE_FROM && links + pictures + scanPoints === 0)
-      remarks.push('Bare: no list, picture or link.');
-    if (openClaims > 0)
-      remarks.push(
-        openClaims === 1 ? 'A figure without a source.' : `${openClaims} figures without a source.`,
-      );
-    return remarks;
-  });
+  return sections.map(
+    ({ words, easeOnFlesch: ease, links, pictures, scanPoints, openClaims, heading }, at) => {
+      const isParent =
+        words === 0 && sections[at + 1] !== undefined && sections[at + 1].level > sections[at].level;
+      const remarks: string[] = [];
+      if (words === 0 && heading && !isParent) remarks.push('Empty: nothing stands below its heading.');
+      else if (sections.length >= TOLD_BY && !isParent && words < THIN * middle)
+        remarks.push('Thin beside the others.');
+      if (ease !== null && words >= HARD_FROM && ease < easeFrom - HARDER_BY)
+        remarks.push('Harder to read than wished.');
+      if (words >= BARE_FROM && links + pictures + scanPoints === 0)
+        remarks.push('Bare: no list, picture or link.');
+      if (openClaims > 0)
+        remarks.push(
+          openClaims === 1 ? 'A figure without a source.' : `${openClaims} figures without a source.`,
+        );
+      return remarks;
+    },
+  );
 }

@@ -64,7 +64,7 @@ function cleanBlock(block: Block): Block | null {
   return clean;
 }
 
-/** Stored fields that came from outside, without addresses that could run anything. */
+/** Stored fields that came from outside, without addresses that could run anything. Translations are read with care wherever they are used. */
 export const cleanFields = (fields: PostFields): PostFields => ({
   ...fields,
   canonical: safeHref(fields.canonical) ?? '',

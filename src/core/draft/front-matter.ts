@@ -73,6 +73,14 @@ const list = (value: unknown): string[] => {
 const sentences = (value: unknown): string[] =>
   Array.isArray(value) ? list(value) : text(value) === '' ? [] : [text(value)];
 
+/** Translations by language, as a mapping or as lines of both. */
+const translationList = (value: unknown): string[] =>
+  value !== null && typeof value === 'object' && !Array.isArray(value)
+    ? Object.entries(value).flatMap(([language, address]) =>
+        text(address) === '' ? [] : [`${language} ${text(address)}`],
+      )
+    : list(value);
+
 /** How each known field is read from a value; the order is that in which they are written. */
 const READERS: {
   [Name in Exclude<keyof PostFields, 'unknown' | 'metaDescription'>]: (value: unknown) => PostFields[Name];
@@ -88,6 +96,7 @@ const READERS: {
   keyword: text,
   supporting: list,
   language: text,
+  translations: translationList,
   status: (value) => (STATUSES.includes(text(value) as Status) ? (text(value) as Status) : 'draft'),
   date: text,
   updated: text,

@@ -2,6 +2,7 @@ import type { Element, Root } from 'hast';
 import { cleanFields } from './clean-draft.ts';
 import { attribute, classNames, findElement, textOf } from './hast-reading.ts';
 import { emptyFields, type PostFields } from './post-fields.ts';
+import { translationIn, translationText } from './translations.ts';
 
 /** Text on one line. */
 export const collapse = (text: string) => text.replace(/\s+/g, ' ').trim();
@@ -103,6 +104,22 @@ const textIn = (value: unknown): string => {
 const listIn = (value: unknown): string[] =>
   (Array.isArray(value) ? value.map(textIn) : textIn(value).split(',')).map(collapse).filter(Boolean);
 
+/** The pages in other languages that a head names; not the page itself, nor the one for everybody else. */
+function translationsOf(head: Element, own: string): string[] {
+  const found: string[] = [];
+  findElement(head, (el) => {
+    const language = attribute(el, 'hrefLang');
+    const address = attribute(el, 'href');
+    if (el.tagName !== 'link' || !classNames(el, 'rel').includes('alternate') || !language || !address)
+      return false;
+    const named = language.toLowerCase();
+    const item = translationText({ language, address });
+    if (named !== 'x-default' && named !== own.toLowerCase() && translationIn(item)) found.push(item);
+    return false;
+  });
+  return found;
+}
+
 /** The fields that a page tells in its head, its structured data and the times it marks. */
 export function headFields(tree: Root): PostFields {
   const fields = emptyFields();
@@ -119,6 +136,7 @@ export function headFields(tree: Root): PostFields {
     (el) => el.tagName === 'link' && classNames(el, 'rel').includes('canonical'),
   );
   fields.canonical = canonical ? (attribute(canonical, 'href') ?? '') : '';
+  fields.translations = translationsOf(head, fields.language);
   fields.slug = first(OWN_META.slug) || lastSegment(fields.canonical);
   fields.keyword = first(OWN_META.keyword);
   fields.supporting = metaContents(head, OWN_META.supporting);

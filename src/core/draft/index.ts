@@ -92,6 +92,13 @@ export { type Share, shareOf } from './share.ts';
 export { fieldsTakenBack, listTakenBack, type TakenBack } from './take-back.ts';
 export { aboveMore, draftedExcerpt } from './teaser.ts';
 export { thinnedVersions } from './thin-versions.ts';
+export {
+  isLanguageTag,
+  type Translation,
+  translationIn,
+  translationsIn,
+  translationText,
+} from './translations.ts';
 export { bytesInWords, UnreadableFile } from './unreadable.ts';
 export { writeDocx } from './write-docx.ts';
 export { writeHtml, writeHtmlPage } from './write-html.ts';

@@ -14,6 +14,8 @@ export interface PostFields {
   supporting: string[];
   /** BCP 47 tag; empty where not declared. */
   language: string;
+  /** The same post in other languages, each as its language tag and its address: `de /radreise/packtaschen`. */
+  translations: string[];
   status: Status;
   /** RFC 3339 instants; empty where not set. */
   date: string;
@@ -61,6 +63,7 @@ export const emptyFields = (): PostFields => ({
   keyword: '',
   supporting: [],
   language: '',
+  translations: [],
   status: 'draft',
   date: '',
   updated: '',

@@ -9,6 +9,7 @@ import { parsePiece } from './parse-html.ts';
 import type { PostDocument } from './post-fields.ts';
 import { recordingData, recordingsOf } from './recordings.ts';
 import { shareOf } from './share.ts';
+import { translationsIn } from './translations.ts';
 
 const el = (tagName: string, properties: Element['properties'], children: ElementContent[]): Element => ({
   type: 'element',
@@ -222,6 +223,9 @@ export function writeHtmlPage({ fields, draft }: PostDocument, metaTitle: string
     ...meta('author', fields.author),
     ...meta('robots', fields.robots),
     ...(fields.canonical ? line(el('link', { rel: ['canonical'], href: fields.canonical }, [])) : []),
+    ...translationsIn(fields.translations).flatMap(({ language, address }) =>
+      line(el('link', { rel: ['alternate'], hrefLang: language, href: address }, [])),
+    ),
     ...property('og:title', share.title),
     ...property('og:description', share.description),
     ...property('og:image', share.picture),

@@ -113,14 +113,15 @@ const ADDED = [
   'robots',
   'comments',
   'place',
+  'translations',
 ] as const satisfies (keyof PostFields)[];
 
 /** Gives posts and versions of an earlier release the fields that came since: they are empty there, and not damaged. */
 function fillFields(tables: Tables): void {
-  for (const table of ['posts', 'versions'])
+  for (const table of ['posts', 'versions', 'pageReads'])
     for (const row of Array.isArray(tables[table]) ? (tables[table] as (Row | null)[]) : [])
       if (row?.['fields'] && typeof row['fields'] === 'object' && !Array.isArray(row['fields']))
-        for (const key of ADDED) (row['fields'] as Row)[key] ??= '';
+        for (const key of ADDED) (row['fields'] as Row)[key] ??= key === 'translations' ? [] : '';
 }
 
 /**

@@ -32,6 +32,7 @@ const pageOf = (post = sent()) =>
     pixels: new Map(),
     related: [],
     authorPath: () => '/',
+    isThere: () => true,
   });
 const EXPECTED = { metaTitle: 'The ferry that waits | Saltmarsh', canonical: ADDRESS };
 const faults = (html: string, post = sent(), expected = EXPECTED) =>

@@ -289,6 +289,7 @@ describe('a post from a talk', () => {
       pixels: new Map(),
       related: [],
       authorPath: () => '/',
+      isThere: () => true,
     });
     expect(page).toContain('"@type":"VideoObject"');
     expect(page.match(/"@type":"Clip"/g)).toHaveLength(chapters.length);

@@ -168,6 +168,10 @@ export function createBlog(store: BlogStore, hosts: readonly string[] = []): Exp
             pixels: store.pixels,
             related: store.relatedTo(found.entry.uid),
             authorPath,
+            isThere: (other) => {
+              const at = store.at(other);
+              return at !== null && at !== 'gone' && 'entry' in at;
+            },
           }),
         );
     }

@@ -1,6 +1,6 @@
 import Dexie, { type DexieOptions, type Table } from 'dexie';
 import type { AuditRow, PageReadRow } from './audit-rows.ts';
-import { datedPerformance, houseForSites, pagesOutOfSettings, wholeFieldsOfPosts } from './migrations.ts';
+import { datedPerformance, houseForSites, pagesOutOfSettings, wholeFieldsIn } from './migrations.ts';
 import type {
   BlobRow,
   BodyRow,
@@ -73,8 +73,8 @@ class Database extends Dexie {
       briefs: 'postId, siteId',
       generations: 'id, siteId, [siteId+postId]',
     });
-    this.version(6).upgrade(wholeFieldsOfPosts);
-    this.version(7).upgrade(wholeFieldsOfPosts);
+    this.version(6).upgrade(wholeFieldsIn('posts', 'versions'));
+    this.version(7).upgrade(wholeFieldsIn('posts', 'versions'));
     this.version(8).stores({
       generations: 'id, siteId, [siteId+postId], [siteId+postId+recipe], [siteId+postId+asked.taken]',
     });
@@ -86,6 +86,7 @@ class Database extends Dexie {
     this.version(10).stores({ audits: '[siteId+day], siteId', pageReads: '[siteId+path], siteId' });
     this.version(11).stores({ searchFigures: '[siteId+id], siteId' }).upgrade(datedPerformance);
     this.version(12).stores({ performance: null });
+    this.version(13).upgrade(wholeFieldsIn('posts', 'versions', 'pageReads'));
   }
 }
 

@@ -22,16 +22,18 @@ export async function houseForSites(transaction: Transaction): Promise<void> {
     await sites.put({ ...site, house: emptyHouse(), opened: '' });
 }
 
-/** Fields that came with versions 6 and 7. */
-export async function wholeFieldsOfPosts(transaction: Transaction): Promise<void> {
-  for (const table of ['posts', 'versions'])
-    await transaction
-      .table(table)
-      .toCollection()
-      .modify((row: { fields: PostFields }) => {
-        row.fields = wholeFields(row.fields);
-      });
-}
+/** Gives the posts of some tables the fields that came since: with versions 6, 7 and 13. */
+export const wholeFieldsIn =
+  (...tables: string[]) =>
+  async (transaction: Transaction): Promise<void> => {
+    for (const table of tables)
+      await transaction
+        .table(table)
+        .toCollection()
+        .modify((row: { fields: PostFields }) => {
+          row.fields = wholeFields(row.fields);
+        });
+  };
 
 /** Before version 11 one export was kept, without saying of which days it was. */
 export async function datedPerformance(transaction: Transaction): Promise<void> {

@@ -24,6 +24,7 @@ const FIELD_NAMES: ReadonlyMap<keyof PostFields, string> = new Map<keyof PostFie
   ['shareDescription', 'description for shares'],
   ['shareImage', 'picture for shares'],
   ['robots', 'wish to search'],
+  ['translations', 'pages in other languages'],
   ['targetWords', 'wished length'],
 ]);
 

@@ -10,13 +10,18 @@ import {
   indexedPost,
   isForReaders,
   linkedPaths,
+  openToReaders,
   postPathOf,
   type SameText,
   sameTexts,
   type TargetedPost,
+  type TranslationFault,
+  translatedPost,
+  translationFaults,
+  translationGround,
 } from '../../core/site/index.ts';
 import { database } from '../data/database.ts';
-import type { PostRow } from '../data/post-rows.ts';
+import type { PostRow, SiteRow } from '../data/post-rows.ts';
 import { finishedBody, postsOf } from '../data/posts.ts';
 import { readScene } from '../data/read-scene.ts';
 import { sceneOf } from '../data/scene.ts';
@@ -49,6 +54,8 @@ export interface Upkeep {
   doubled: Doubled[];
   same: SameText[];
   lines: Record<UpkeepKind, UpkeepLine[]>;
+  /** What is wrong with the pairs of posts in several languages. */
+  translations: TranslationFault[];
   /** Points that a doubled meta title or text costs its posts, by post. */
   doubledGain: ReadonlyMap<string, number>;
 }
@@ -61,6 +68,15 @@ const THIN = 0.75;
 /** Whether a note of a post's length tells of a thin one: readers have it, and a quarter and more of what it wants is missing. */
 const isThin = ({ fields }: PostRow, { points, available }: CriterionResult): boolean =>
   isForReaders(fields.status) && points < available * THIN;
+
+/** What is wrong with the pairs of posts in several languages. */
+function translationsOf(posts: readonly PostRow[], site: SiteRow): TranslationFault[] {
+  const isOpen = openToReaders(posts.map(({ fields }) => fields.status));
+  return translationFaults(
+    posts.map(({ id, fields }) => translatedPost(id, fields, site, isOpen)),
+    translationGround(site, site.redirects ?? []),
+  );
+}
 
 /** What a site has gathered that wants mending. */
 export const siteUpkeep = {
@@ -153,6 +169,7 @@ export const siteUpkeep = {
         site,
       ),
       same: sameTexts(texts),
+      translations: translationsOf(posts, site),
       lines,
       doubledGain,
     };

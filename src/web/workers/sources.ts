@@ -25,7 +25,7 @@ export interface QuotedPlace {
 
 /** Whose words and figures a post holds. */
 export interface SourcesView {
-  /** Null: figures are told in English texts alone. */
+  /** Null: how the language of the post states figures is not known. */
   figures: StatedFigure[] | null;
   quotes: QuotedPlace[];
 }
@@ -70,7 +70,7 @@ export const sources = {
   async sourcesOf(siteId: string, postId: string, document: PostDocument): Promise<SourcesView> {
     const { facts } = await surroundings(siteId, postId, document);
     return {
-      figures: facts.english ? statedFigures(facts) : null,
+      figures: facts.wording ? statedFigures(facts) : null,
       quotes: bareQuotes(document.draft.blocks).map((place) => quoted(document.draft, place)),
     };
   },

@@ -25,6 +25,7 @@ import { counted } from '../../../ui/figures.ts';
 import { STATUS_NAMES } from '../../../ui/status-names.ts';
 import { WordLink } from '../../../ui/word-link.tsx';
 import { usePost } from '../frame/post-context.ts';
+import { InLanguages } from './in-languages.tsx';
 
 /** Characters of an excerpt that lists show well. */
 const EXCERPT = [100, 250] as const;
@@ -172,9 +173,15 @@ export function Filing({
       </div>
       <details
         className="mt-4"
-        open={Boolean(fields.canonical || fields.robots || fields.place || fields.comments)}
+        open={Boolean(
+          fields.canonical ||
+            fields.robots ||
+            fields.place ||
+            fields.comments ||
+            fields.translations.length > 0,
+        )}
       >
-        <summary className="cursor-pointer text-soft">Search, comments, place</summary>
+        <summary className="cursor-pointer text-soft">Search, languages, comments, place</summary>
         <div className="mt-3 grid grid-cols-2 gap-x-8 gap-y-4 max-[860px]:grid-cols-1">
           <TextField
             label="Canonical address"
@@ -226,6 +233,9 @@ export function Filing({
           >
             Search may show it
           </CheckField>
+          <div className="col-span-2 max-[860px]:col-span-1">
+            <InLanguages />
+          </div>
         </div>
       </details>
     </section>

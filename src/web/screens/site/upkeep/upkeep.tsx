@@ -14,6 +14,7 @@ import { useLongLook } from '../use-long-look.ts';
 import { useSiteRows } from '../use-site-rows.ts';
 import { ClashList } from './clash-list.tsx';
 import { DoubledList } from './doubled-list.tsx';
+import { LanguageList } from './language-list.tsx';
 import { MendList } from './mend-list.tsx';
 import { SameList } from './same-list.tsx';
 
@@ -25,6 +26,7 @@ const KINDS = [
   { id: 'old', name: 'Out of date' },
   { id: 'heavy', name: 'Heavy pictures' },
   { id: 'alt', name: 'No alt text' },
+  { id: 'translations', name: 'Languages' },
 ] as const;
 type Kind = (typeof KINDS)[number]['id'];
 
@@ -41,7 +43,9 @@ export function UpkeepScreen() {
 }
 
 const countOf = (found: Upkeep, kind: Kind): number =>
-  kind === 'clashes' || kind === 'same' || kind === 'doubled' ? found[kind].length : found.lines[kind].length;
+  kind === 'clashes' || kind === 'same' || kind === 'doubled' || kind === 'translations'
+    ? found[kind].length
+    : found.lines[kind].length;
 
 function OfSite({ site, count, phrases }: { site: SiteRow; count: number; phrases: readonly string[] }) {
   const look = useLongLook(async (worker, job, tell) => {
@@ -92,6 +96,8 @@ function OfSite({ site, count, phrases }: { site: SiteRow; count: number; phrase
                   <SameList found={answer} />
                 ) : id === 'doubled' ? (
                   <DoubledList found={answer} />
+                ) : id === 'translations' ? (
+                  <LanguageList found={answer} onMended={look.look} />
                 ) : (
                   <MendList kind={id} siteId={site.id} found={answer} onMended={look.look} />
                 )}

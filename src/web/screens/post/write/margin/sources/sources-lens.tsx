@@ -27,7 +27,7 @@ export function SourcesLens({ body }: Pick<LensProps, 'body'>) {
           {answer.figures ? (
             <Figures figures={answer.figures} body={body} />
           ) : (
-            <p className="text-soft">Figures are told in English texts alone.</p>
+            <p className="text-soft">How this language states figures is not known: none are told.</p>
           )}
           <h3 className="mt-5 font-semibold">Quotes without a name {answer.quotes.length}</h3>
           {answer.quotes.length === 0 ? (

@@ -1,0 +1,13 @@
+/**
+ * Posts in several languages: whether each names the others, both ways.
+ */
+export { translatedPost, translationGround } from './translated-post.ts';
+export {
+  mendedTranslations,
+  TRANSLATION_FAULTS,
+  type TranslatedPost,
+  type TranslationFault,
+  type TranslationFaultKind,
+  type TranslationGround,
+  translationFaults,
+} from './translation-faults.ts';
