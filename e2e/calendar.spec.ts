@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect, type Page, test } from '@playwright/test';
 import { faultsOf } from './steps/accessibility.ts';
 import { startServer } from './steps/own-server.ts';
-import { openPost } from './steps/writer.ts';
+import { newPost, openPost, saved } from './steps/writer.ts';
 
 const dayOf = (page: Page, name: RegExp | string) => page.getByRole('listitem', { name });
 const said = (page: Page, text: string | RegExp) => page.getByRole('listitem').filter({ hasText: text });
@@ -162,4 +162,53 @@ test('a post that is scheduled is handed over anew for the day on which it is dr
   } finally {
     server.stop();
   }
+});
+
+test('what is held over the arrow turns the month, and drops on a day of it', async ({ page }) => {
+  await page.goto('/posts/calendar?day=2026-11-30');
+  const post = page.getByRole('list', { name: 'Posts without a day' }).getByRole('listitem').first();
+  const title = (await post.getByRole('paragraph').first().innerText()).trim();
+  const from = (await post.getByText(title).boundingBox())!;
+  const arrow = (await page.getByRole('button', { name: 'Month after' }).boundingBox())!;
+  await page.mouse.move(from.x + 10, from.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 30, from.y + 14, { steps: 3 });
+  await page.mouse.move(arrow.x + arrow.width / 2, arrow.y + arrow.height / 2, { steps: 8 });
+  await expect(page.getByRole('heading', { name: 'December 2026' })).toBeVisible();
+  const day = (await dayOf(page, 'Thursday 3 December').boundingBox())!;
+  await page.mouse.move(day.x + day.width / 2, day.y + day.height - 8, { steps: 8 });
+  await page.mouse.up();
+  await expect(said(page, `“${title}” is planned for 3 Dec.`)).toBeVisible();
+});
+
+test('several posts that are not ready get their days at once, and nothing of them is sent', async ({
+  page,
+}) => {
+  for (const title of ['Half a post', 'Half of another']) {
+    await newPost(page);
+    await page.getByLabel('Title', { exact: true }).fill(title);
+    await saved(page);
+  }
+  await page.goto('/posts/calendar?day=2026-12-01');
+  await page.getByLabel('Select Half a post').check();
+  await page.getByLabel('Select Half of another').check();
+  await page.getByRole('button', { name: 'Schedule 2 in a row' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Schedule posts in a row' });
+  await expect(dialog.getByRole('list', { name: 'Left out' })).toContainText(
+    'Half a post stays out: it needs a slug.',
+  );
+  await dialog.getByLabel('First day').fill('2026-12-14');
+  await dialog.getByLabel('Days for those that are not ready, too').check();
+  const plan = dialog.getByRole('list', { name: 'The plan' }).getByRole('listitem');
+  await expect(plan.filter({ hasText: 'Planned, not sent: Monday' })).toHaveCount(1);
+  await expect(plan.filter({ hasText: 'Planned, not sent: Tuesday' })).toHaveCount(1);
+  expect(await faultsOf(page, 'plan several posts')).toEqual([]);
+  await dialog.getByRole('button', { name: 'Plan 2 posts' }).click();
+  await expect(said(page, '2 posts planned, and not sent.')).toBeVisible();
+  const on = (day: string) => dayOf(page, day).getByRole('button', { name: /^Half/ });
+  await expect(on('Monday 14 December')).toBeVisible();
+  await expect(on('Tuesday 15 December')).toBeVisible();
+  await undo(page, '2 posts planned, and not sent.');
+  await expect(page.getByRole('list', { name: 'Posts without a day' })).toContainText('Half of another');
+  await expect(on('Monday 14 December')).toHaveCount(0);
 });

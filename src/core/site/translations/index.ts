@@ -4,7 +4,6 @@
 export { translatedPost, translationGround } from './translated-post.ts';
 export {
   mendedTranslations,
-  TRANSLATION_FAULTS,
   type TranslatedPost,
   type TranslationFault,
   type TranslationFaultKind,

@@ -18,20 +18,19 @@ export interface TranslatedPost {
   translations: readonly string[];
 }
 
-export const TRANSLATION_FAULTS = [
-  'unreadable',
-  'own-language',
-  'twice',
-  'unknown',
-  'moved',
-  'unpublished',
-  'hidden',
-  'other-language',
-  'names-another',
-  'not-back',
-  'not-among',
-] as const;
-export type TranslationFaultKind = (typeof TRANSLATION_FAULTS)[number];
+/** In which way a pair does not fit. */
+export type TranslationFaultKind =
+  | 'unreadable'
+  | 'own-language'
+  | 'twice'
+  | 'unknown'
+  | 'moved'
+  | 'unpublished'
+  | 'hidden'
+  | 'other-language'
+  | 'names-another'
+  | 'not-back'
+  | 'not-among';
 
 /** What keeps search from taking two posts for one in two languages. */
 export interface TranslationFault {

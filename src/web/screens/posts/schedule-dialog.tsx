@@ -5,7 +5,9 @@ import { keptOutOfPlan, planTimes } from '../../../core/release/index.ts';
 import { dayIn } from '../../../core/site/index.ts';
 import type { SiteRow } from '../../data/post-rows.ts';
 import { failureInWords } from '../../state/attempt.ts';
+import { movePost } from '../../state/post/move-post.ts';
 import { schedulePosts } from '../../state/post/schedule-posts.ts';
+import { allTakenBack, offerUndo, type TakeBack } from '../../state/undo.ts';
 import { Button } from '../../ui/button.tsx';
 import { CheckField } from '../../ui/check-field.tsx';
 import { ChipsField } from '../../ui/chips-field.tsx';
@@ -33,9 +35,13 @@ export function ScheduleDialog({
   const zone = useZone();
   const staysOut = ({ row, score }: PostLine) =>
     keptOutOfPlan(row.fields, score?.words ?? null, row.overruled ?? []);
-  const ready = lines.filter((line) => staysOut(line) === '');
-  const out = lines.filter((line) => !ready.includes(line));
-  const [order, setOrder] = useState(() => ready.map(({ row }) => row.id));
+  const ready = new Set(lines.filter((line) => staysOut(line) === '').map(({ row }) => row.id));
+  const isUnfinished = ({ row }: PostLine) => !ready.has(row.id) && row.fields.status !== 'published';
+  const [order, setOrder] = useState(() => [...ready]);
+  const [withUnfinished, setWithUnfinished] = useState(false);
+  const out = lines.filter(({ row }) => !order.includes(row.id));
+  const unfinished = lines.filter(isUnfinished);
+  const sends = order.filter((id) => ready.has(id)).length;
   const [from, setFrom] = useState(() => dayIn(zone, new Date(Date.now() + 86_400_000)));
   const [weekdays, setWeekdays] = useState<readonly number[]>([1, 2, 3, 4, 5]);
   const [times, setTimes] = useState(['09:00']);
@@ -59,14 +65,21 @@ export function ScheduleDialog({
     setBusy(true);
     setProblem('');
     try {
+      const timed = order.flatMap((id, at) => (plan[at] ? [{ id, time: plan[at] }] : []));
       const { sent, left } = await schedulePosts(
         site,
-        order.flatMap((id, at) => (plan[at] ? [{ id, time: plan[at] }] : [])),
+        timed.filter(({ id }) => ready.has(id)),
       );
-      toast(
-        `${counted(sent, 'post')} scheduled.${left.length > 0 ? ` Changed in the meantime, and left as they are: ${listInWords(left)}.` : ''}`,
-        { duration: 12_000 },
-      );
+      const backs: TakeBack[] = [];
+      for (const { id, time } of timed.filter((one) => !ready.has(one.id)))
+        backs.push(await movePost(site, id, time.local));
+      if (sent > 0 || left.length > 0)
+        toast(
+          `${counted(sent, 'post')} scheduled.${left.length > 0 ? ` Changed in the meantime, and left as they are: ${listInWords(left)}.` : ''}`,
+          { duration: 12_000 },
+        );
+      if (backs.length > 0)
+        offerUndo(`${counted(backs.length, 'post')} planned, and not sent.`, allTakenBack(backs));
       onClose(true);
     } catch (error) {
       setProblem(failureInWords(error));
@@ -134,6 +147,7 @@ export function ScheduleDialog({
                     <span className="min-w-0 flex-1 break-words">
                       {nameOf(id)}
                       <span className="block text-[13px] text-soft">
+                        {!ready.has(id) && 'Planned, not sent: '}
                         {plan[at]
                           ? `${WEEKDAYS[(new Date(`${plan[at].local.slice(0, 10)}T00:00:00Z`).getUTCDay() + 6) % 7]}, ${dayInWords(plan[at].local.slice(0, 10), zone)}, ${plan[at].local.slice(11)}`
                           : 'no day for it'}
@@ -154,6 +168,20 @@ export function ScheduleDialog({
                   </li>
                 ))}
               </ol>
+            )}
+            {unfinished.length > 0 && (
+              <CheckField
+                className="mt-3 flex items-start gap-2.5"
+                boxClassName="mt-1"
+                checked={withUnfinished}
+                onChange={(checked) => {
+                  setWithUnfinished(checked);
+                  const ids = unfinished.map(({ row }) => row.id);
+                  setOrder(checked ? [...order, ...ids] : order.filter((id) => !ids.includes(id)));
+                }}
+              >
+                Days for those that are not ready, too: they are planned, and nothing of them is sent
+              </CheckField>
             )}
             {out.length > 0 && (
               <ul aria-label="Left out" className="mt-3 text-[13px] text-soft">
@@ -180,7 +208,9 @@ export function ScheduleDialog({
           onClick={() => void apply()}
           className="disabled:opacity-50"
         >
-          Schedule {counted(Math.min(plan.length, order.length), 'post')}
+          {sends > 0 || order.length === 0
+            ? `Schedule ${counted(Math.min(plan.length, order.length), 'post')}`
+            : `Plan ${counted(Math.min(plan.length, order.length), 'post')}`}
         </Button>
       </div>
     </DialogFrame>

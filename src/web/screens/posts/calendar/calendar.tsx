@@ -8,7 +8,7 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { calendarFile } from '../../../../core/formats/index.ts';
@@ -25,7 +25,6 @@ import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
 import { dayInWords } from '../../../ui/day.ts';
 import { download } from '../../../ui/download.ts';
-import { IconButton } from '../../../ui/icon-button.tsx';
 import { Waiting } from '../../../ui/waiting.tsx';
 import { useZone } from '../../../ui/zone.ts';
 import { PostsHead } from '../posts-head.tsx';
@@ -33,6 +32,7 @@ import { usePosts } from '../use-posts.ts';
 import { DayCell } from './day-cell.tsx';
 import { type CalendarEntry, calendarEntries } from './entries.ts';
 import { RhythmLine } from './rhythm-line.tsx';
+import { TurnButton } from './turn-button.tsx';
 import { useCalendarRows, useSeasons } from './use-calendar.ts';
 import { WithoutDay } from './without-day.tsx';
 
@@ -43,6 +43,13 @@ const ScheduleDialog = lazy(() =>
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 /** Seasons that are named, of those that have begun and of those to come: more say nothing. */
 const MOST_SEASONS = 6;
+
+/** What is dragged: something that stands on a day, a post without one, or an idea. */
+interface Held {
+  entry?: CalendarEntry;
+  post?: PostRow;
+  idea?: IdeaRow;
+}
 
 type Rows = NonNullable<ReturnType<typeof useCalendarRows>>;
 
@@ -88,6 +95,7 @@ function OfSite({ rows }: { rows: Rows }) {
   const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
   const [scheduling, setScheduling] = useState(false);
   const [dragged, setDragged] = useState('');
+  const held = useRef<Held>({});
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const go = (to: string, week = isWeek) => setAsked({ day: to, ...(week ? { view: 'week' } : {}) });
   const step = (by: 1 | -1) => go(isWeek ? shiftDay(day, 7 * by) : `${shiftMonth(month, by)}-01`);
@@ -125,15 +133,11 @@ function OfSite({ rows }: { rows: Rows }) {
         ({ takeBack }) => takeBack,
       ),
     );
-  const drop = ({ active, over }: DragEndEvent) => {
+  const drop = ({ over }: DragEndEvent) => {
     setDragged('');
     const to = over ? String(over.id) : '';
-    const { entry, post, idea } = (active.data.current ?? {}) as {
-      entry?: CalendarEntry;
-      post?: PostRow;
-      idea?: IdeaRow;
-    };
-    if (to === '') return;
+    const { entry, post, idea } = held.current;
+    if (!/^\d{4}-\d{2}-\d{2}$/.test(to)) return;
     if (entry) move(entry, to, '');
     else if (post) putPost(post, to, '');
     else if (idea) putIdea(idea, to, '');
@@ -161,46 +165,48 @@ function OfSite({ rows }: { rows: Rows }) {
     : `${new Date(`${month}-01T00:00:00Z`).toLocaleDateString('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' })}`;
   return (
     <main className="flex h-full flex-col">
-      <PostsHead>
-        <div className="ml-auto flex flex-wrap items-center gap-2">
-          <IconButton
-            name={isWeek ? 'Week before' : 'Month before'}
-            icon={ChevronLeft}
-            onClick={() => step(-1)}
-          />
-          <h2 aria-live="polite" className="min-w-36 text-center font-semibold">
-            {name}
-          </h2>
-          <IconButton
-            name={isWeek ? 'Week after' : 'Month after'}
-            icon={ChevronRight}
-            onClick={() => step(1)}
-          />
-          <Button onClick={() => go(today)}>Today</Button>
-          <Choice
-            aria-label="View"
-            value={isWeek ? 'week' : 'month'}
-            onChange={(view) => go(day, view === 'week')}
-            options={[
-              { value: 'month', name: 'Month' },
-              { value: 'week', name: 'Week' },
-            ]}
-          />
-          <Button onClick={exported}>iCalendar</Button>
-        </div>
-      </PostsHead>
-      <RhythmLine entries={entries} today={today} zone={zone} />
-      {shown.length > 0 && <SeasonLine seasons={shown} first={first} last={last} />}
       <DndContext
         sensors={sensors}
         collisionDetection={pointerWithin}
         onDragStart={({ active }) => {
-          const { entry, post, idea } = active.data.current ?? {};
+          // The page may turn under it: what is dragged is not there any more then.
+          held.current = (active.data.current ?? {}) as Held;
+          const { entry, post, idea } = held.current;
           setDragged(entry?.title ?? post?.fields.title ?? idea?.title ?? '');
         }}
         onDragCancel={() => setDragged('')}
         onDragEnd={drop}
       >
+        <PostsHead>
+          <div className="ml-auto flex flex-wrap items-center gap-2">
+            <TurnButton
+              name={isWeek ? 'Week before' : 'Month before'}
+              icon={ChevronLeft}
+              onTurn={() => step(-1)}
+            />
+            <h2 aria-live="polite" className="min-w-36 text-center font-semibold">
+              {name}
+            </h2>
+            <TurnButton
+              name={isWeek ? 'Week after' : 'Month after'}
+              icon={ChevronRight}
+              onTurn={() => step(1)}
+            />
+            <Button onClick={() => go(today)}>Today</Button>
+            <Choice
+              aria-label="View"
+              value={isWeek ? 'week' : 'month'}
+              onChange={(view) => go(day, view === 'week')}
+              options={[
+                { value: 'month', name: 'Month' },
+                { value: 'week', name: 'Week' },
+              ]}
+            />
+            <Button onClick={exported}>iCalendar</Button>
+          </div>
+        </PostsHead>
+        <RhythmLine entries={entries} today={today} zone={zone} />
+        {shown.length > 0 && <SeasonLine seasons={shown} first={first} last={last} />}
         <div className="flex min-h-0 flex-1 pl-6">
           <section aria-label={name} className="min-w-0 flex-1 overflow-auto pr-2 pb-4">
             <div aria-hidden className="grid grid-cols-7 border-b text-[12px] text-soft">
