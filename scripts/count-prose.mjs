@@ -4,11 +4,8 @@
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { register } from 'tsx/esm/api';
+import { codedFollowings } from './code-followings.mjs';
 
-/** Steps of the coded values in a nat, and the greatest value that is told; as for English. */
-const STEPS = 8;
-const MOST = 4;
-const PRIOR = 20;
 /** Words of grammar that are classes of their own, and endings. */
 const GRAMMAR = 80;
 const ENDINGS = 30;
@@ -73,19 +70,7 @@ for (const words of sentences) {
   follows[before * classes] += 1;
   counts[0] += 1;
 }
-const sum = counts.reduce((total, count) => total + count, 0);
-let coded = '';
-for (let before = 0; before < classes; before++) {
-  const row = follows.subarray(before * classes, (before + 1) * classes);
-  const total = row.reduce((whole, count) => whole + count, 0);
-  for (let kind = 0; kind < classes; kind++) {
-    const expected = (counts[kind] + 0.5) / (sum + 0.5 * classes);
-    const value = Math.log((row[kind] + PRIOR * expected) / (total + PRIOR) / expected);
-    coded += String.fromCharCode(
-      40 + Math.round(Math.max(-MOST, Math.min(MOST, value)) * STEPS) + MOST * STEPS,
-    );
-  }
-}
+const coded = codedFollowings(follows, counts, classes);
 const file = `src/core/language/generated/prose/${code}.ts`;
 writeFileSync(
   file,
