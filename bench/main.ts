@@ -487,7 +487,7 @@ const rows: Record<string, () => Figure | Promise<Figure>> = {
       draft: readMarkdown(proseOf(2000, 13)).draft,
     });
     const entry = blogEntry(row, 'packing-list');
-    const around = { pixels: new Map(), related: [], authorPath: () => '/' };
+    const around = { pixels: new Map(), related: [], authorPath: () => '/', isThere: () => true };
     const own = median(
       () => {
         kept += postPage(site, entry, around).length;

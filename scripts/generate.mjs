@@ -16,6 +16,7 @@ import {
   studyReportValidator,
 } from './generate-validators.mjs';
 import { widthTable } from './generate-widths.mjs';
+import { interfaceTemplate } from './words/catalogue.mjs';
 
 const tables = {
   'src/core/language/generated/known-words.ts': knownWords,
@@ -34,6 +35,7 @@ const tables = {
   'src/core/audit/generated/audit-validator.js': auditValidator,
   'src/core/formats/generated/study-file-validator.js': studyFileValidator,
   'src/core/writing/patterns/generated/pattern-file-validator.js': patternFileValidator,
+  'words/interface.pot': interfaceTemplate,
   'src/core/formats/generated/study-report-validator.js': studyReportValidator,
 };
 const check = process.argv.includes('--check');

@@ -36,7 +36,15 @@ const application = { stamp: at('dist', '.built-from'), names: ALL };
 const commandLine = { stamp: at('dist', 'cli', '.built-from'), names: CLI };
 export const BUILT = { application, commandLine };
 
-export const sourcesOf = ({ names }) => sources(names);
+/** The interface is built with the words of a translation where one is named. */
+function wordsOf() {
+  const named = process.env['WORDS'];
+  if (!named) return '';
+  const { size, mtimeMs } = statSync(named);
+  return `\nwords ${named} ${size} ${mtimeMs}`;
+}
+
+export const sourcesOf = ({ names }) => sources(names) + (names === ALL ? wordsOf() : '');
 
 /** Whether something was built from the sources as they stand. */
 export function isBuilt({ stamp, names }) {

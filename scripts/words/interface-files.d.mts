@@ -1,0 +1,2 @@
+export function isInterface(path: string): boolean;
+export function interfaceFiles(root: string): string[];

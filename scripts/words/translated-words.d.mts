@@ -1,0 +1,3 @@
+import type { Plugin } from 'vite';
+
+export function translatedWords(poFile: string): Plugin;
