@@ -95,7 +95,8 @@ function isShownValue(node) {
 /** Whether a word alone names something on the screen: a value in a table of names, or one of two that stand between elements. */
 function isName(node, text, fileName) {
   if (!/^src\/web\/(?:ui|screens|app)\//.test(fileName) || !/^\p{Lu}\p{Ll}+$/u.test(text)) return false;
-  if (ts.isPropertyAssignment(node.parent)) return !/^(?:key|code|type|kind|tag)$/.test(node.parent.name.getText());
+  if (ts.isPropertyAssignment(node.parent))
+    return !/^(?:key|code|type|kind|tag)$/.test(node.parent.name.getText());
   let up = node.parent;
   while (ts.isConditionalExpression(up) || ts.isParenthesizedExpression(up)) up = up.parent;
   return ts.isJsxExpression(up) && !ts.isJsxAttribute(up.parent);
