@@ -14,7 +14,9 @@ export function stemsOfForm(normal: string, rules: LanguageRules): string[] {
   const gender = rules.gendered ? genderedStem(normal, rules.gendered, rules.code === 'it') : null;
   if (gender !== null) return [normal, gender];
   const base = rules.irregular.get(normal);
-  const found = new Set([normal, normal + STEM]);
+  // Italian words end in a vowel: what ends in a consonant was taken over and has no other forms ("test" is none of "testo").
+  const isTakenOver = rules.code === 'it' && /[^aeiou]$/.test(normal);
+  const found = new Set(isTakenOver ? [normal] : [normal, normal + STEM]);
   addStems(found, normal, rules);
   if (base !== undefined) {
     found.add(base + STEM);

@@ -110,6 +110,8 @@ describe('two keywords in one language', () => {
     ['de', 'Zelt mit Stangen', 'Zelt ohne Stangen', false],
     ['fr', "assurance d'habitation", 'assurances habitation', true],
     ['es', 'casa rural', 'casas rurales', true],
+    ['it', 'testo nuovo', 'test nuovo', false],
+    ['it', 'testo nuovo', 'testi nuovi', true],
     ['es', 'puerto de Málaga', 'puerta de Málaga', false],
     ['sv', 'cykelväska', 'cykelväskor', true],
     ['fi', 'pyörälaukku', 'pyörälaukut', false],
