@@ -46,13 +46,14 @@ export function keywordKeys(phrase: string, language: string): KeywordKeys {
 function keysByStems(words: readonly string[], matching: Matching): string[] {
   const vocabulary = new Vocabulary();
   const content = words.filter((word) => !matching.isFunction(word));
-  const stems = (content.length > 0 ? content : words).map((word) =>
-    matching
+  const stems = (content.length > 0 ? content : words).map((word) => {
+    const left = matching
       .candidates(vocabulary, vocabulary.idOf(word))
-      .reduce(
-        (shortest, stem) => (stem.endsWith('~') && stem.length < shortest.length ? stem : shortest),
-        `${word}~`,
-      ),
-  );
+      .filter((candidate) => candidate.endsWith('~'));
+    // What has no other forms is filed by itself: "test" beside "testo".
+    return left.length === 0
+      ? `${word}=`
+      : left.reduce((shortest, stem) => (stem.length < shortest.length ? stem : shortest), `${word}~`);
+  });
   return [[...stems].sort().join(' '), stems.map((stem) => stem.slice(0, -1)).join('')];
 }
