@@ -55,5 +55,5 @@ function keysByStems(words: readonly string[], matching: Matching): string[] {
       ? `${word}=`
       : left.reduce((shortest, stem) => (stem.length < shortest.length ? stem : shortest), `${word}~`);
   });
-  return [[...stems].sort().join(' '), stems.map((stem) => stem.slice(0, -1)).join('')];
+  return [[...stems].sort().join(' '), stems.map((stem) => stem.replace(/~$/, '')).join('')];
 }
