@@ -24,7 +24,7 @@ import { boundStems, type KeywordStem, keywordStemsOf } from './keyword-stems.ts
 import type { OrderReading, SaidSentence } from './order-reading.ts';
 import { SentenceStyles } from './sentence-style.ts';
 import { StemCounter } from './stem-counts.ts';
-import { type StockPhrase, StockPhrases } from './stock-phrases.ts';
+import { type StockPhrase, type StockPhrases, stockPhrasesOf } from './stock-phrases.ts';
 import type { StudyFacts } from './surroundings.ts';
 import { WordHints } from './word-hints.ts';
 import { type Wording, wordingOf } from './wordings/index.ts';
@@ -138,6 +138,18 @@ const NO_CLAIMS: BlockReading['claims'] = [];
 const NOTHING_MEASURED: MeasuredWords = { syllables: 0, letters: 0, longWords: 0 };
 /** Languages of which nothing is known have no words that lean or point; their sentences are told by length alone. */
 const ENGLISH = wordingOf('en')!;
+const hintsKnown = new WeakMap<Wording, ReadonlySet<string>>();
+
+/** Words by which stock phrases and words that age are looked for; the same for all readers of a language. */
+function hintsOf(wording: Wording): ReadonlySet<string> {
+  let hints = hintsKnown.get(wording);
+  if (!hints) {
+    hints = new Set([...stockPhrasesOf(wording.stock).hints, ...wording.ageing.hints]);
+    hintsKnown.set(wording, hints);
+  }
+  return hints;
+}
+
 const NO_HINTS: readonly string[] = [];
 const NO_STEMS: number[] = [];
 const NO_PHRASES: StockPhrase[] = [];
@@ -180,10 +192,8 @@ export class BlockReader {
       ? new Map(topicStemsOf(study).map((stem, at) => [bases.stemNumber(stem), at]))
       : null;
     this.wording = wordingOf(target.language);
-    this.stock = this.wording && new StockPhrases(this.wording.stock);
-    this.hints =
-      this.wording &&
-      new WordHints(vocabulary, new Set([...this.stock!.hints, ...this.wording.ageing.hints]));
+    this.stock = this.wording && stockPhrasesOf(this.wording.stock);
+    this.hints = this.wording && new WordHints(vocabulary, hintsOf(this.wording));
     this.styles = new SentenceStyles(vocabulary, (this.wording ?? ENGLISH).style);
     this.keywordStems = keywordStemsOf(target.keyword, vocabulary, bases);
     this.matcher = new PhraseMatcher(

@@ -22,8 +22,12 @@ const KNOWN_FIRST = 1 << 27;
 const ANYWHERE = (1 << NAME_BIT) - 1;
 const FIRST = (1 << LENGTH_BIT) - (1 << ORDER_BIT);
 
-/** Traits and bearing of the words that have a list. */
+const known = new WeakMap<StyleWords, ReadonlyMap<string, number>>();
+
+/** Traits and bearing of the words that have a list; worked out once for each language. */
 function listedIn(style: StyleWords): ReadonlyMap<string, number> {
+  const before = known.get(style);
+  if (before) return before;
   const listed = new Map<string, number>();
   for (const [list, bits] of [
     ...style.persons.map((list, at) => [list, 1 << at] as const),
@@ -34,6 +38,7 @@ function listedIn(style: StyleWords): ReadonlyMap<string, number> {
     [style.pointing, POINTS],
   ] as const)
     for (const word of list) listed.set(word, (listed.get(word) ?? 0) | bits);
+  known.set(style, listed);
   return listed;
 }
 

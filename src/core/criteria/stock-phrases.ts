@@ -16,6 +16,18 @@ interface Sought {
   opener: boolean;
 }
 
+const known = new WeakMap<StockWords, StockPhrases>();
+
+/** The stock phrases of a language, made ready once: every post of a site asks for them. */
+export function stockPhrasesOf(words: StockWords): StockPhrases {
+  let found = known.get(words);
+  if (!found) {
+    found = new StockPhrases(words);
+    known.set(words, found);
+  }
+  return found;
+}
+
 /** The stock phrases of a language, looked for by a rare word of each. */
 export class StockPhrases {
   private readonly byRare = new Map<string, Sought[]>();
