@@ -3,7 +3,7 @@ import { expect, type Page, test } from '@playwright/test';
 import { readAuditFile } from '../src/core/audit/index.ts';
 import { faultsOf } from './steps/accessibility.ts';
 import { importFiles, zip } from './steps/files.ts';
-import { openPost } from './steps/writer.ts';
+import { openPost, saved } from './steps/writer.ts';
 
 const audited = (page: Page) => page.getByRole('table', { name: 'Posts of the audit' });
 const tab = (page: Page, name: RegExp) => page.getByRole('tab', { name }).click();
@@ -47,6 +47,7 @@ test('the site is audited on a day, and on another: what is promising, what cost
     .fill(
       'Fix a flat bike tyre by the road in twenty minutes: find the hole, patch the tube or change it, and why it went flat, so that it stays up.',
     );
+  await saved(page);
   await page.clock.setFixedTime('2026-11-27T10:00:00Z');
   await page.getByRole('link', { name: 'Site' }).click();
   await page.goto('/site/audit');
