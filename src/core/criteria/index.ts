@@ -11,7 +11,7 @@
  * `term-use` and `topic-cover` compare a draft with the pages of its study. `edits` are changes to a post as data, which fixes are made of. `surroundings` declares what a criterion wants to
  * know of a site and of a study; other rooms fill it in.
  */
-export { sentenceSpans } from './block-reader.ts';
+export { sentenceSpans } from './block-sentences.ts';
 export { isClaim } from './claims.ts';
 export { CORE_VERSION } from './core-version.ts';
 export { CRITERIA, CRITERION_IDS, type CriterionId } from './criteria-list.ts';

@@ -1,5 +1,5 @@
 import { openingSentences } from '../listing/index.ts';
-import { sentenceSpans } from './block-reader.ts';
+import { sentenceSpans } from './block-sentences.ts';
 import type { DraftFacts } from './draft-facts.ts';
 
 /** Whole sentences of the opening that fit a results listing; empty where the first is too wide. */

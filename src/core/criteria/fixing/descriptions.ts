@@ -1,6 +1,6 @@
 import { plainWords } from '../../language/index.ts';
 import { DESCRIPTION_SIZE, pixelWidth } from '../../listing/index.ts';
-import { sentenceSpans } from '../block-reader.ts';
+import { sentenceSpans } from '../block-sentences.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { ramp } from '../ramp.ts';
 

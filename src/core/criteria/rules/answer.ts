@@ -1,5 +1,6 @@
 import { hasCompounds, isPartOf, matchingOf, plainWords, type Vocabulary } from '../../language/index.ts';
-import { type BlockReading, sentenceSpans } from '../block-reader.ts';
+import type { BlockReading } from '../block-reader.ts';
+import { sentenceSpans } from '../block-sentences.ts';
 import { criterion, type Evidence } from '../criterion.ts';
 import type { DraftFacts } from '../draft-facts.ts';
 import { measure, NO_KEYWORD, placeIn, wholeBlock } from '../judging.ts';

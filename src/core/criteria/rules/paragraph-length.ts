@@ -1,4 +1,4 @@
-import { sentenceSpans } from '../block-reader.ts';
+import { sentenceSpans } from '../block-sentences.ts';
 import { criterion, type Fix } from '../criterion.ts';
 import { firstFixes } from '../fixing/first-fixes.ts';
 import { count, measure, wholeBlock } from '../judging.ts';
