@@ -64,13 +64,13 @@ export function ScheduleDialog({
   const apply = async () => {
     setBusy(true);
     setProblem('');
+    const backs: TakeBack[] = [];
     try {
       const timed = order.flatMap((id, at) => (plan[at] ? [{ id, time: plan[at] }] : []));
       const { sent, left } = await schedulePosts(
         site,
         timed.filter(({ id }) => ready.has(id)),
       );
-      const backs: TakeBack[] = [];
       for (const { id, time } of timed.filter((one) => !ready.has(one.id)))
         backs.push(await movePost(site, id, time.local));
       if (sent > 0 || left.length > 0)
@@ -78,12 +78,14 @@ export function ScheduleDialog({
           `${counted(sent, 'post')} scheduled.${left.length > 0 ? ` Changed in the meantime, and left as they are: ${listInWords(left)}.` : ''}`,
           { duration: 12_000 },
         );
-      if (backs.length > 0)
-        offerUndo(`${counted(backs.length, 'post')} planned, and not sent.`, allTakenBack(backs));
       onClose(true);
     } catch (error) {
       setProblem(failureInWords(error));
       setBusy(false);
+    } finally {
+      // Where one could not be planned, those before it are: they have their way back all the same.
+      if (backs.length > 0)
+        offerUndo(`${counted(backs.length, 'post')} planned, and not sent.`, allTakenBack(backs));
     }
   };
   return (

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { toast } from 'sonner';
 import { translationIn } from '../../../../core/draft/index.ts';
 import type { TranslationFault } from '../../../../core/site/index.ts';
 import { attempt } from '../../../state/attempt.ts';
@@ -50,7 +51,8 @@ export function LanguageList({ found, onMended }: { found: Upkeep; onMended: () 
   const mend = async (chosen: readonly TranslationFault[]) => {
     setBusy(true);
     try {
-      const { posts, back } = await mendTranslations(chosen);
+      const { posts, back, problem } = await mendTranslations(chosen);
+      if (problem !== '') toast.error(problem, { duration: 12_000 });
       if (posts > 0)
         offerUndo(
           `The languages of ${counted(posts, 'post')} are put right. Publish what readers have again, so that search hears of it.`,
