@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Locator, type Page, test } from '@playwright/test';
 import { faultsOf } from './steps/accessibility.ts';
 import { bringFigures, withoutFigures } from './steps/figures.ts';
 import { openPost } from './steps/writer.ts';
@@ -100,11 +100,33 @@ test('three periods are brought, and what a change did is what a computation by 
   // A figure opens to its rows: they add up to it.
   await changed.getByRole('button', { name: `Clicks before the change: ${before}. Show its rows` }).click();
   const rows = page.getByRole('dialog');
-  await expect(rows).toContainText(`28 rows as brought, together ${before} clicks`);
+  await expect(rows).toContainText('28 rows as brought');
+  await expect(summed(rows)).toContainText(`28${before}`);
   await rows.getByRole('button', { name: 'Close' }).click();
   await expect(
     changed.getByRole('button', { name: `Clicks after the change: ${after}. Show its rows` }),
   ).toBeVisible();
+
+  // So do the pages that it was held against, each to its own rows.
+  await changed
+    .getByRole('button', { name: 'Clicks of the other pages: 4 other pages. Show its rows' })
+    .click();
+  const held = page.getByRole('table', { name: 'Pages held against' });
+  await expect(held.getByRole('row')).toHaveCount(5);
+  const other = `${HOST}/touring-tyre-pressure`;
+  const [then, now] = [
+    clicksIn(other, dayAfter(CHANGED, -28), 28),
+    clicksIn(other, dayAfter(CHANGED, 7), 28),
+  ];
+  await held
+    .getByRole('button', { name: `Clicks before and after: ${then} → ${now}. Show its rows` })
+    .click();
+  await expect(summed(page.getByRole('dialog', { name: 'Clicks before and after' }))).toContainText(
+    `28${then}`,
+  );
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(held).toHaveCount(0);
 
   // The last one taken back: the days after the change are known no more.
   await tab(page, 'Figures brought');
@@ -134,11 +156,23 @@ test('what came of posts: which lose and why, titles under the curve, what one p
   const estuary = losing.filter({ hasText: 'Estuary cycling route' });
   await expect(estuary).toContainText('Mostly position.');
   // What took the clicks adds up to what is lost.
-  const [was, is] = (await estuary.getByRole('button').allInnerTexts()).map(Number);
+  const [was, is] = (await estuary.getByRole('button', { name: /^Clicks before and after: / }).innerText())
+    .split(' → ')
+    .map(Number);
   const parts = (await estuary.getByRole('definition').allInnerTexts()).map((part) =>
     Number(part.replace('−', '-')),
   );
   expect(Math.abs(parts.reduce((sum, part) => sum + part, 0) - (is - was))).toBeLessThan(1.5);
+
+  // Each part opens to the queries that it is added up from.
+  await estuary.getByRole('button', { name: /^Clicks by position: / }).click();
+  const lost = page.getByRole('table', { name: 'Queries of the loss' }).getByRole('row');
+  const byPosition = (await lost.filter({ hasText: '→' }).allInnerTexts()).map((text) =>
+    Number(text.trim().split(/\s+/).at(-1)?.replace('−', '-')),
+  );
+  expect(byPosition.length).toBeGreaterThan(2);
+  expect(Math.abs(byPosition.reduce((sum, part) => sum + part, 0) - parts[0])).toBeLessThan(0.8);
+  await page.keyboard.press('Escape');
 
   await tab(page, /^Titles under the curve/);
   await expect(page.getByRole('list', { name: 'Titles under the curve' })).toContainText(
@@ -160,6 +194,71 @@ test('what came of posts: which lose and why, titles under the curve, what one p
 
   await page.goto('/site/performance/page?path=/nowhere');
   await expect(page.getByText('Nothing is known of this page')).toBeVisible();
+});
+
+test('every figure of search opens to the rows that it is computed from', async ({ page }) => {
+  await page.goto('/site/performance');
+  const first = page.getByRole('table', { name: 'Pages in search' }).getByRole('row').nth(1);
+  const dialog = page.getByRole('dialog');
+  const cells = summed(dialog).getByRole('cell');
+  for (const [title, at] of [
+    ['Clicks', 1],
+    ['Impressions', 2],
+    ['Click rate', 3],
+    ['Position', 4],
+  ] as const) {
+    const figure = first.getByRole('button', { name: new RegExp(`^${title}: `) });
+    const told = await figure.innerText();
+    await figure.click();
+    await expect(cells.nth(at)).toHaveText(told);
+    await page.keyboard.press('Escape');
+  }
+  // A change is of two windows.
+  const change = first.getByRole('button', { name: /^Change of clicks: / });
+  const told = Number((await change.innerText()).replace('−', '-'));
+  await change.click();
+  await expect(summed(dialog).getByRole('row')).toHaveCount(3);
+  const [before, after] = [await cells.nth(1).innerText(), await cells.nth(6).innerText()].map(Number);
+  expect(Math.abs(after - before - told)).toBeLessThanOrEqual(1);
+  expect(await faultsOf(page, 'rows of a figure')).toEqual([]);
+  await page.keyboard.press('Escape');
+
+  // A rank of the curve: the queries that stand there.
+  await tab(page, /^Titles under the curve/);
+  await page.getByText('The same as a table').click();
+  const rank = page.getByRole('table', { name: 'Click rate by rank' }).getByRole('row').nth(6);
+  const clicks = await rank.getByRole('button', { name: /^Clicks at rank / }).innerText();
+  await rank.getByRole('button', { name: /^Clicks at rank / }).click();
+  const standing = page.getByRole('table', { name: 'Queries at the rank' }).getByRole('button');
+  const sum = async () =>
+    (await standing.allInnerTexts()).reduce((total, text) => total + Number(text.replace(',', '')), 0);
+  await expect.poll(sum).toBe(Number(clicks.replace(',', '')));
+  await page.keyboard.press('Escape');
+
+  // What was brought, row by row.
+  await tab(page, 'Figures brought');
+  await page.getByRole('button', { name: /^Rows of 1 Oct to 31 Oct: / }).click();
+  await expect(page.getByRole('table', { name: 'Rows brought' })).toContainText('1 Oct');
+  await page.keyboard.press('Escape');
+
+  // A query not answered: wordings that ask for the same are in its sum.
+  await tab(page, 'Not answered');
+  const shown = page
+    .getByRole('list', { name: 'Queries not answered yet' })
+    .getByRole('button', { name: /^Impressions for / })
+    .first();
+  const impressions = await shown.innerText();
+  await shown.click();
+  await expect(cells.nth(2)).toHaveText(impressions);
+  await page.keyboard.press('Escape');
+
+  await page.goto('/today');
+  await page
+    .getByRole('button', { name: /^Clicks at stake in four weeks: / })
+    .first()
+    .click();
+  await expect(summed(dialog).getByRole('row')).not.toHaveCount(0);
+  await expect(dialog).toContainText('Told for four weeks');
 });
 
 test('a query that a post does not answer is taken to Study and Write', async ({ page }) => {
@@ -190,6 +289,9 @@ test('an export without days is of the period that is said, and one of days know
   await withoutFiguresBut(page);
   await expect(page.getByRole('table', { name: 'Pages in search' })).toContainText('90');
 });
+
+/** What the rows that a figure opened to add up to. */
+const summed = (dialog: Locator) => dialog.getByRole('table', { name: 'What the rows add up to' });
 
 /** Takes out what is known by day, so that the period is all there is. */
 async function withoutFiguresBut(page: Page): Promise<void> {

@@ -1,5 +1,13 @@
 import { daysBetween, shiftDay } from '../release/index.ts';
-import { joinedProfile, type MonthsOf, profileRatio, type SeasonProfile, seasonProfile } from './demand.ts';
+import {
+  joinedProfile,
+  type MonthsOf,
+  profileRatio,
+  type SeasonProfile,
+  type SeasonRow,
+  seasonProfile,
+  seasonRows,
+} from './demand.ts';
 import { type BeforeAfter, type Effect, effectOf, MIN_CONTROLS, type TooLittle } from './effect.ts';
 import { changedWithin, type PageChange } from './page-changes.ts';
 import type { SearchHistory, SearchSum, Window } from './search-history.ts';
@@ -43,8 +51,18 @@ export interface ChangeEffect {
   position: PositionEffect | TooLittle;
   /** Clicks of the days after that are owed to the change; null: cannot be told. */
   clicksWon: number | null;
-  /** Paths of the pages that it was held against. */
-  controls: string[];
+}
+
+/** What of a page a change may have moved. */
+export type EffectFigure = 'clicks' | 'impressions' | 'position';
+
+/** A page that a change was held against. */
+export interface ControlPage {
+  path: string;
+  was: SearchSum;
+  is: SearchSum;
+  /** How much more was asked for after than before, by its season or, where none is known, that of the site; 1: not known either. */
+  demand: number;
 }
 
 /** Why the days around a change cannot be held against each other. */
@@ -166,6 +184,43 @@ function positionEffect(
   return { kind: 'effect', ranks, low: ranks - reach, high: ranks + reach, controls: moves.length };
 }
 
+/** What a page must have been counted, before and after together, to tell what of it a change moved. */
+const WANTED: Record<EffectFigure, number> = {
+  clicks: MIN_CLICKS,
+  impressions: MIN_IMPRESSIONS,
+  position: MIN_IMPRESSIONS,
+};
+
+/** The site's other pages that did not change meanwhile, in both windows. */
+function othersOf(
+  pages: PagesInTime,
+  path: string,
+  [before, after]: [Window, Window],
+): { others: ControlPage[]; demand: number | null } {
+  const { history, changes } = pages;
+  const seasons = seasonsOf(pages);
+  const ofSite = profileRatio(seasons.ofSite, before, after);
+  const demandOf = (of: string): number | null => profileRatio(seasons.of(of), before, after);
+  const others = history.paths
+    .filter((other) => other !== path && !changedWithin(changes.get(other) ?? [], before.from, after.to))
+    .map(
+      (other): ControlPage => ({
+        path: other,
+        was: history.sum(other, before),
+        is: history.sum(other, after),
+        demand: demandOf(other) ?? ofSite ?? 1,
+      }),
+    );
+  return { others, demand: demandOf(path) ?? ofSite };
+}
+
+/** Whether a page was seen often enough to be held against. */
+const isSeen = ({ was, is }: ControlPage, of: EffectFigure): boolean =>
+  of === 'clicks'
+    ? was.clicks + is.clicks >= WANTED.clicks
+    : was.impressions + is.impressions >= WANTED[of] &&
+      (of === 'impressions' || (was.position !== null && is.position !== null));
+
 /**
  * What came of a change of a page: its sums before and after, held against the site's other pages that did not change meanwhile
  * ({@link effectOf}). Four whole weeks to either side where they are known day by day, two at least; the week
@@ -178,19 +233,7 @@ export function changeEffect(pages: PagesInTime, path: string, change: PageChang
   if (!Array.isArray(windows)) return windows;
   const [before, after] = windows;
   const lengths = before.days / after.days;
-  const seasons = seasonsOf(pages);
-  const demandOf = (of: string): number | null => profileRatio(seasons.of(of), before, after);
-  const others = history.paths.filter(
-    (other) => other !== path && !changedWithin(changes.get(other) ?? [], before.from, after.to),
-  );
-  const ofSite = profileRatio(seasons.ofSite, before, after);
-  const demand = demandOf(path);
-  const sums = others.map((other) => ({
-    path: other,
-    was: history.sum(other, before),
-    is: history.sum(other, after),
-    demand: demandOf(other) ?? ofSite ?? 1,
-  }));
+  const { others, demand } = othersOf(pages, path, windows);
   const [was, is] = [history.sum(path, before), history.sum(path, after)];
   const counted = (
     count: 'clicks' | 'impressions',
@@ -201,31 +244,63 @@ export function changeEffect(pages: PagesInTime, path: string, change: PageChang
     // Windows of different lengths: more days show more.
     demand: of.demand / lengths,
   });
-  const own = { was, is, demand: demand ?? ofSite ?? 1 };
-  const effect = (count: 'clicks' | 'impressions', wanted: number) =>
+  const own = { was, is, demand: demand ?? 1 };
+  const effect = (count: 'clicks' | 'impressions') =>
     effectOf(
       counted(count, own),
-      sums.map((sum) => counted(count, sum)),
-      wanted,
+      others.map((other) => counted(count, other)),
+      WANTED[count],
     );
-  const clicks = effect('clicks', MIN_CLICKS);
-  const held = sums.filter((sum) => sum.was.impressions + sum.is.impressions >= MIN_IMPRESSIONS);
+  const clicks = effect('clicks');
   return {
     change,
     before,
     after,
     was,
     is,
-    demand: demand ?? ofSite,
+    demand,
     clicks,
-    impressions: effect('impressions', MIN_IMPRESSIONS),
-    position: positionEffect(was, is, held),
+    impressions: effect('impressions'),
+    position: positionEffect(
+      was,
+      is,
+      others.filter((other) => isSeen(other, 'position')),
+    ),
     clicksWon: clicks.kind === 'effect' ? is.clicks - is.clicks / clicks.ratio : null,
-    controls: sums
-      .filter((sum) => sum.was.clicks + sum.is.clicks >= MIN_CLICKS)
-      .map((sum) => sum.path)
-      .sort(),
   };
+}
+
+/** The pages that a change of a page is held against, by their paths; none where nothing can be told of it. */
+export function controlsOf(
+  pages: PagesInTime,
+  path: string,
+  change: PageChange,
+  of: EffectFigure,
+): ControlPage[] {
+  const windows = windowsOf(pages, change, pages.changes.get(path) ?? []);
+  if (!Array.isArray(windows)) return [];
+  return othersOf(pages, path, windows)
+    .others.filter((other) => isSeen(other, of))
+    .sort((a, b) => (a.path < b.path ? -1 : a.path > b.path ? 1 : 0));
+}
+
+/**
+ * What the season of a page around a change is worked out from: its queries, or those of all pages where none of its own is known
+ * (`isOfSite`). Null: of no query the months are known, or nothing can be told of the change.
+ */
+export function seasonRowsOf(
+  pages: PagesInTime,
+  path: string,
+  change: PageChange,
+): { isOfSite: boolean; rows: SeasonRow[] } | null {
+  const { history, monthsOf } = pages;
+  const windows = windowsOf(pages, change, pages.changes.get(path) ?? []);
+  if (!Array.isArray(windows)) return null;
+  const [before, after] = windows;
+  const isOfSite = profileRatio(seasonsOf(pages).of(path), before, after) === null;
+  const queries = (isOfSite ? history.paths : [path]).flatMap((of) => history.shownFor(of));
+  const rows = seasonRows(queries, monthsOf, before, after);
+  return rows.length > 0 ? { isOfSite, rows } : null;
 }
 
 /** The seasons of pages, each worked out once. */

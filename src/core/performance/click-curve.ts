@@ -30,6 +30,9 @@ export function asksForSite(query: string, siteName: string, host: string): bool
   return bare.length > 3 && (asked.includes(bare) || asked.join('') === bare);
 }
 
+/** The rank of the curve that a mean rank counts at. */
+export const rankOf = (position: number): number => Math.round(position);
+
 /**
  * The share of clicks at each rank as the site's own figures show it: clicks over impressions of all rows at the rank, drawn towards
  * the house's curve where few are known, and never rising from one rank to the next (pool adjacent violators).
@@ -42,7 +45,7 @@ export function ownCurve(
 ): CurveRank[] {
   const counts = house.map((share, at): CurveRank => ({ rank: at + 1, share, clicks: 0, impressions: 0 }));
   for (const { position, clicks, impressions } of rows) {
-    const own = counts[Math.round(position) - 1];
+    const own = counts[rankOf(position) - 1];
     if (!own) continue;
     own.clicks += clicks;
     own.impressions += impressions;
@@ -87,7 +90,7 @@ export function curveWithout(
 ): number[] {
   const counts = curve.map((rank) => ({ ...rank }));
   for (const { position, clicks, impressions } of rows) {
-    const own = counts[Math.round(position) - 1];
+    const own = counts[rankOf(position) - 1];
     if (!own) continue;
     own.clicks = Math.max(0, own.clicks - clicks);
     own.impressions = Math.max(0, own.impressions - impressions);

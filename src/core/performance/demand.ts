@@ -69,3 +69,35 @@ export const demandRatio = (
   before: DaySpan,
   after: DaySpan,
 ): number | null => profileRatio(seasonProfile(queries, monthsOf), before, after);
+
+/** A query with its season in two spans of days. */
+export interface SeasonRow {
+  query: string;
+  /** What it was shown for: so much it weighs. */
+  shown: number;
+  /** What is asked for in a month of the span against the mean of its year: 1.5 is half as much more. */
+  before: number;
+  after: number;
+}
+
+/**
+ * The queries of which months are known, those shown most first. The season of all of them ({@link demandRatio}) is the sum of `shown` times
+ * `after` over that of `shown` times `before`.
+ */
+export function seasonRows(
+  queries: Iterable<{ query: string; weight: number }>,
+  monthsOf: MonthsOf,
+  before: DaySpan,
+  after: DaySpan,
+): SeasonRow[] {
+  const shown = new Map<string, number>();
+  for (const { query, weight } of queries) shown.set(query, (shown.get(query) ?? 0) + weight);
+  return [...shown]
+    .flatMap(([query, weight]): SeasonRow[] => {
+      const profile = seasonProfile([{ query, weight: 1 }], monthsOf);
+      return profile && weight > 0
+        ? [{ query, shown: weight, before: meanOver(profile, before), after: meanOver(profile, after) }]
+        : [];
+    })
+    .sort((a, b) => b.shown - a.shown || (a.query < b.query ? -1 : 1));
+}

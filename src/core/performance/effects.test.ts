@@ -2,11 +2,13 @@ import { describe, expect, it } from 'vitest';
 import type { DatedRow } from '../research/index.ts';
 import {
   changeEffect,
+  controlsOf,
   demandRatio,
   effectOf,
   isClear,
   type PageChange,
   SearchHistory,
+  seasonRowsOf,
   withExport,
 } from './index.ts';
 import { tQuantile95 } from './student-t.ts';
@@ -173,17 +175,55 @@ describe('a change of a page', () => {
     if (!('clicks' in found)) throw new Error(found.why);
     expect([found.before.from, found.before.to]).toEqual([dayAt(32), dayAt(59)]);
     expect([found.after.from, found.after.to]).toEqual([dayAt(67), dayAt(94)]);
-    expect([found.was.clicks, found.is.clicks, found.controls]).toEqual([112, 224, ['/b', '/c', '/d', '/e']]);
+    expect([found.was.clicks, found.is.clicks]).toEqual([112, 224]);
     expect(found.clicks).toMatchObject({ kind: 'effect', controls: 4 });
     expect(found.clicks.kind === 'effect' && found.clicks.ratio).toBeCloseTo(2, 1);
     expect(found.clicksWon).toBeCloseTo(112, -1);
   });
 
   it('leaves pages that changed themselves out of what it is held against', () => {
-    const found = changeEffect(site([['/b', [at(70)]]]), '/a', at(CHANGED));
-    expect('controls' in found && found.controls).toEqual(['/c', '/d', '/e']);
-    const early = changeEffect(site([['/b', [at(10)]]]), '/a', at(CHANGED));
-    expect('controls' in early && early.controls).toHaveLength(4);
+    const held = (changed: number) =>
+      controlsOf(site([['/b', [at(changed)]]]), '/a', at(CHANGED), 'clicks').map(({ path }) => path);
+    expect(held(70)).toEqual(['/c', '/d', '/e']);
+    expect(held(10)).toEqual(['/b', '/c', '/d', '/e']);
+  });
+
+  it('opens to the pages that it was held against: what they did gives what the others did', () => {
+    const pages = site();
+    const found = changeEffect(pages, '/a', at(CHANGED));
+    if (!('clicks' in found)) throw new Error(found.why);
+    for (const of of ['clicks', 'impressions', 'position'] as const) {
+      const controls = controlsOf(pages, '/a', at(CHANGED), of);
+      const effect = found[of];
+      expect(effect.kind === 'effect' && effect.controls).toBe(controls.length);
+    }
+    const controls = controlsOf(pages, '/a', at(CHANGED), 'clicks');
+    const again = effectOf(
+      { before: found.was.clicks, after: found.is.clicks, demand: 1 },
+      controls.map(({ was, is, demand }) => ({ before: was.clicks, after: is.clicks, demand })),
+      20,
+    );
+    expect(again).toEqual(found.clicks);
+    // Of a page that was not there before, nothing can be told, and it is held against none.
+    const published = { day: dayAt(CHANGED), parts: [{ kind: 'published' as const, words: '' }] };
+    expect(controlsOf(pages, '/a', published, 'clicks')).toEqual([]);
+    expect(seasonRowsOf(pages, '/a', published)).toBeNull();
+  });
+
+  it('has a season that opens to the queries that it is worked out from, of the site where none is known', () => {
+    const year = [1, 1, 1, 1, 1, 2, 4, 3, 1, 1, 1, 1];
+    const pages = { ...site(), monthsOf: (query: string) => (query === 'query of /a' ? year : null) };
+    for (const path of ['/a', '/b']) {
+      const season = seasonRowsOf(pages, path, at(CHANGED));
+      const found = changeEffect(pages, path, at(CHANGED));
+      if (!season || !('demand' in found)) throw new Error('no season');
+      const sum = (of: 'before' | 'after') =>
+        season.rows.reduce((total, row) => total + row.shown * row[of], 0);
+      expect(sum('after') / sum('before')).toBeCloseTo(found.demand ?? Number.NaN, 10);
+      expect(season.rows.map(({ query }) => query)).toEqual(['query of /a']);
+      expect(season.isOfSite).toBe(path === '/b');
+    }
+    expect(seasonRowsOf(site(), '/a', at(CHANGED))).toBeNull();
   });
 
   it.each([

@@ -182,7 +182,7 @@ describe('the history of a page', () => {
     ]);
     // What a figure opens to adds up to it.
     expect(of.rows(window, '/tides').reduce((sum, { clicks }) => sum + clicks, 0)).toBe(6);
-    expect(of.rows(window, '/tides', 'TIDE').reduce((sum, { clicks }) => sum + clicks, 0)).toBe(3);
+    expect(of.rows(window, '/tides', ['TIDE']).reduce((sum, { clicks }) => sum + clicks, 0)).toBe(3);
   });
 
   it('ends with three months that stand for now, or with the last period', () => {

@@ -9,13 +9,17 @@
  */
 export {
   type ChangeEffect,
+  type ControlPage,
   changeEffect,
+  controlsOf,
+  type EffectFigure,
   type NoWindows,
   type PagesInTime,
   type PositionEffect,
+  seasonRowsOf,
 } from './change-effect.ts';
-export { asksForSite, type CurveRank, ownCurve } from './click-curve.ts';
-export { demandRatio, type MonthsOf } from './demand.ts';
+export { asksForSite, type CurveRank, ownCurve, rankOf } from './click-curve.ts';
+export { demandRatio, type MonthsOf, type SeasonRow } from './demand.ts';
 export { type BeforeAfter, type Effect, effectOf, isClear, type TooLittle } from './effect.ts';
 export {
   assumedPeriod,
@@ -25,6 +29,7 @@ export {
   type MergeCount,
   partId,
   partOfUndated,
+  rowsOfPart,
   withExport,
   withPeriod,
 } from './figure-parts.ts';
@@ -49,6 +54,7 @@ export {
   type QuerySum,
   SearchHistory,
   type SearchSum,
+  sumOfRows,
   type WeekSum,
   type Window,
 } from './search-history.ts';

@@ -32,6 +32,17 @@ export interface WeekSum extends SearchSum, DaySpan {
 
 const DAYS_OF_WEEK = 7;
 
+/** What rows add up to: clicks, impressions, and the mean of their ranks, each showing counted. */
+export function sumOfRows(rows: Iterable<Pick<DatedRow, 'clicks' | 'impressions' | 'position'>>): SearchSum {
+  let [clicks, impressions, ranks] = [0, 0, 0];
+  for (const row of rows) {
+    clicks += row.clicks;
+    impressions += row.impressions;
+    ranks += row.position * row.impressions;
+  }
+  return { clicks, impressions, position: impressions > 0 ? ranks / impressions : null };
+}
+
 /** One row as a screen shows it, with the span that it is of. */
 export interface HistoryRow extends DatedRow {
   path: string;
@@ -183,7 +194,7 @@ export class SearchHistory {
     return added;
   }
 
-  private sumOfRows(rows: readonly number[]): SearchSum {
+  private sumAt(rows: readonly number[]): SearchSum {
     let [clicks, impressions, ranks] = [0, 0, 0];
     for (const at of rows) {
       clicks += this.row.clicks[at];
@@ -281,7 +292,7 @@ export class SearchHistory {
       else byQuery.set(query, [at]);
     }
     return [...byQuery]
-      .map(([query, rows]) => ({ query: this.queries[query], ...this.sumOfRows(rows) }))
+      .map(([query, rows]) => ({ query: this.queries[query], ...this.sumAt(rows) }))
       .sort(
         (a, b) =>
           b.clicks - a.clicks ||
@@ -322,16 +333,23 @@ export class SearchHistory {
     );
   }
 
-  /** The rows that a figure is made of: of a page (or all, where it is null) and a query (or all) in a window, as they were brought. */
-  rows({ first, last }: Window, path: string | null = null, query: string | null = null): HistoryRow[] {
+  /**
+   * The rows that a figure is made of: of a page (or all, where it is null) and of some queries (or all) in a window, as they were
+   * brought.
+   */
+  rows(
+    { first, last }: Window,
+    path: string | null = null,
+    queries: readonly string[] | null = null,
+  ): HistoryRow[] {
     const found: HistoryRow[] = [];
     const page = path === null ? null : (this.pathAt.get(path) ?? -1);
-    const asked = query?.toLowerCase() ?? null;
+    const asked = queries && new Set(queries.map((query) => query.toLowerCase()));
     for (let at = this.begins[first] ?? 0; at < this.row.span.length && this.row.span[at] < last; at++) {
       if (page !== null && this.row.page[at] !== page) continue;
       const own = this.queries[this.row.query[at]];
-      // Rows of a query, or else those that its sum is made of.
-      if (asked === null ? !this.counts(at) : own.toLowerCase() !== asked) continue;
+      // Rows of the queries, or else those that the page's sum is made of.
+      if (asked === null ? !this.counts(at) : !asked.has(own.toLowerCase())) continue;
       const { from, to } = this.spans[this.row.span[at]];
       found.push({
         query: own,

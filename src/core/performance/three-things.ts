@@ -24,7 +24,7 @@ const MIN_CLICKS = 1;
  * The few things that matter most of all that could be done: those with most clicks at stake, one of each page: what is done about a page is
  * done once. Of equal ones the page that comes first by its path.
  */
-export function thingsThatMatter(things: readonly Thing[], most = 3): Thing[] {
+export function thingsThatMatter<One extends Thing>(things: readonly One[], most = 3): One[] {
   const taken = new Set<string>();
   return [...things]
     .filter(({ clicks }) => clicks >= MIN_CLICKS)

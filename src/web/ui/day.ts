@@ -23,5 +23,9 @@ export function dateInWords(day: string, now: Date = new Date()): string {
   return year === now.getUTCFullYear() ? short : `${short} ${year}`;
 }
 
+/** Calendar days from one to another, both included: 3 Nov to 30 Nov. */
+export const daysInWords = (from: string, to: string): string =>
+  from === to ? dateInWords(from) : `${dateInWords(from)} to ${dateInWords(to)}`;
+
 /** The time of day of an instant, e.g. 14:06; empty where there is none. */
 export const timeInWords = (instant: string, zone: string): string => (instant ? timeIn(zone, instant) : '');

@@ -15,6 +15,10 @@ export const counted = (count: number, one: string, more = `${one}s`): string =>
 /** A share of 0-1 as per cent. */
 export const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
+/** How many of those who were shown something opened it, e.g. `3.4 %`; a dash where it was shown to nobody. */
+export const rateInWords = (clicks: number, impressions: number): string =>
+  impressions > 0 ? `${((clicks / impressions) * 100).toFixed(1)} %` : '–';
+
 /** Things one after the other, as in a sentence: "a title, a slug and a text". */
 export const listInWords = (things: readonly string[]): string =>
   things.length < 2 ? (things[0] ?? '') : `${things.slice(0, -1).join(', ')} and ${things.at(-1)}`;

@@ -2,8 +2,11 @@ import { Vocabulary, WordBases } from '../../core/language/index.ts';
 import {
   asksForSite,
   type ChangeEffect,
+  type ControlPage,
   type CurveRank,
   changeEffect,
+  controlsOf,
+  type EffectFigure,
   type HistoryRow,
   type LosingPage,
   latestAndBefore,
@@ -12,8 +15,10 @@ import {
   ownCurve,
   type PageChange,
   type QuerySum,
+  rankOf,
   SaidByPost,
   type SearchSum,
+  seasonRowsOf,
   type UnansweredQuery,
   type UnderCurve,
   unansweredQueries,
@@ -21,6 +26,7 @@ import {
   type WeekSum,
   type Window,
 } from '../../core/performance/index.ts';
+import type { DatedRow, DaySpan } from '../../core/research/index.ts';
 import { researchRulesOf } from '../../core/site/index.ts';
 import { database } from '../data/database.ts';
 import type { PostRow } from '../data/post-rows.ts';
@@ -197,16 +203,48 @@ export const performanceLooks = {
     };
   },
 
-  /** The rows that a figure is made of. A path or query that is null stands for all. */
+  /** The rows that a figure is made of, by window. A path, or queries, that are null stand for all. */
   async performanceRows(
     siteId: string,
-    from: string,
-    to: string,
+    windows: readonly DaySpan[],
     path: string | null,
-    query: string | null,
-  ): Promise<HistoryRow[]> {
+    queries: readonly string[] | null,
+  ): Promise<HistoryRow[][]> {
     const history = await searchHistoryOf(siteId);
-    return history?.rows(history.window(from, to), path, query) ?? [];
+    return windows.map(({ from, to }) => history?.rows(history.window(from, to), path, queries) ?? []);
+  },
+
+  /** The pages that a change of a page was held against, for one of the figures of what came of it. */
+  async controlPages(
+    siteId: string,
+    path: string,
+    change: PageChange,
+    of: EffectFigure,
+  ): Promise<(ControlPage & NamedPage)[]> {
+    const scene = await performanceSceneOf(siteId);
+    return scene
+      ? controlsOf(scene.pages, path, change, of).map((page) => ({ ...scene.named(page.path), ...page }))
+      : [];
+  },
+
+  /** The queries that the season around a change of a page is worked out from. */
+  async changeSeason(
+    siteId: string,
+    path: string,
+    change: PageChange,
+  ): Promise<ReturnType<typeof seasonRowsOf>> {
+    const scene = await performanceSceneOf(siteId);
+    return scene && seasonRowsOf(scene.pages, path, change);
+  },
+
+  /** The queries that stand at a rank of the click-rate curve, each with its page, those shown most first. */
+  async rowsAtRank(siteId: string, rank: number): Promise<DatedRow[]> {
+    const scene = await performanceSceneOf(siteId);
+    const latest = scene?.history.latest();
+    if (!scene || !latest) return [];
+    return rowsOfOthers(scene, latest)
+      .filter(({ position }) => rankOf(position) === rank)
+      .sort((a, b) => b.impressions - a.impressions || (a.query < b.query ? -1 : 1));
   },
 
   /** Queries that posts are shown for and do not answer yet; those shown most first. `tell` hears how far it is, 0-1. */

@@ -1,12 +1,18 @@
 import type { NearWin } from '../../../core/research/index.ts';
 import { Button } from '../../ui/button.tsx';
+import { FigureRows } from '../../ui/figure/figure-rows.tsx';
+import { WAYS } from '../../ui/figure/figure-ways.ts';
+import type { RowsSource } from '../../ui/figure/rows-dialog.tsx';
 import { countInWords } from '../../ui/figures.ts';
 import type { GridColumn } from '../../ui/grid/grid-column.ts';
 import { WordLink } from '../../ui/word-link.tsx';
 import { TARGETING, whereOf } from './near-win-words.ts';
 
 /** The columns of the table of near wins. */
-export const nearWinColumns = (onWrite: (query: string) => void): GridColumn<NearWin>[] => [
+export const nearWinColumns = (
+  rowsOf: (win: NearWin) => RowsSource,
+  onWrite: (query: string) => void,
+): GridColumn<NearWin>[] => [
   {
     id: 'query',
     name: 'Query',
@@ -19,9 +25,12 @@ export const nearWinColumns = (onWrite: (query: string) => void): GridColumn<Nea
     name: 'Position',
     width: '104px',
     right: true,
-    cell: ({ row, reach }) => (
-      <span title={`Rank ${reach.toFixed(1)} is in reach`}>
-        {row.position.toFixed(1)} <span className="text-soft">→ {reach.toFixed(1)}</span>
+    cell: (win) => (
+      <span title={`Rank ${win.reach.toFixed(1)} is in reach`}>
+        <FigureRows source={rowsOf(win)} title={`Position for “${win.row.query}”`} way={WAYS.position}>
+          {win.row.position.toFixed(1)}
+        </FigureRows>{' '}
+        <span className="text-soft">→ {win.reach.toFixed(1)}</span>
       </span>
     ),
   },
@@ -30,9 +39,23 @@ export const nearWinColumns = (onWrite: (query: string) => void): GridColumn<Nea
     name: 'Impressions',
     width: '90px',
     right: true,
-    cell: ({ row }) => countInWords(row.impressions),
+    cell: (win) => (
+      <FigureRows source={rowsOf(win)} title={`Impressions for “${win.row.query}”`} way={WAYS.impressions}>
+        {countInWords(win.row.impressions)}
+      </FigureRows>
+    ),
   },
-  { id: 'clicks', name: 'Clicks', width: '66px', right: true, cell: ({ row }) => countInWords(row.clicks) },
+  {
+    id: 'clicks',
+    name: 'Clicks',
+    width: '66px',
+    right: true,
+    cell: (win) => (
+      <FigureRows source={rowsOf(win)} title={`Clicks for “${win.row.query}”`} way={WAYS.clicks}>
+        {countInWords(win.row.clicks)}
+      </FigureRows>
+    ),
+  },
   {
     id: 'page',
     name: 'Page that shows',
@@ -56,7 +79,13 @@ export const nearWinColumns = (onWrite: (query: string) => void): GridColumn<Nea
     name: 'To win',
     width: '84px',
     right: true,
-    cell: ({ gain }) => <span className="font-semibold text-ochre">+{countInWords(gain)}</span>,
+    cell: (win) => (
+      <span className="font-semibold text-ochre">
+        <FigureRows source={rowsOf(win)} title={`Clicks to win with “${win.row.query}”`} way={WAYS.toWin}>
+          {`+${countInWords(win.gain)}`}
+        </FigureRows>
+      </span>
+    ),
   },
   {
     id: 'actions',

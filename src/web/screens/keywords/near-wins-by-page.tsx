@@ -1,6 +1,9 @@
 import { useMemo } from 'react';
 import type { NearWin } from '../../../core/research/index.ts';
 import { Button } from '../../ui/button.tsx';
+import { FigureRows } from '../../ui/figure/figure-rows.tsx';
+import { WAYS } from '../../ui/figure/figure-ways.ts';
+import type { RowsSource } from '../../ui/figure/rows-dialog.tsx';
 import { countInWords } from '../../ui/figures.ts';
 import { WordLink } from '../../ui/word-link.tsx';
 import { TARGETING, whereOf } from './near-win-words.ts';
@@ -8,9 +11,11 @@ import { TARGETING, whereOf } from './near-win-words.ts';
 /** Near wins under the page that shows for them, the page with most to win first. */
 export function NearWinsByPage({
   wins,
+  rowsOf,
   onWrite,
 }: {
   wins: readonly NearWin[];
+  rowsOf: (win: NearWin) => RowsSource;
   onWrite: (query: string) => void;
 }) {
   const pages = useMemo(() => {
@@ -41,14 +46,38 @@ export function NearWinsByPage({
                 className="grid grid-cols-[1fr_110px_130px_170px_70px_140px] gap-x-3 py-0.5"
               >
                 <span className="truncate">{win.row.query}</span>
-                <span className="text-soft tabular-nums">position {win.row.position.toFixed(1)}</span>
-                <span className="text-soft tabular-nums">
-                  {countInWords(win.row.impressions)} impressions
+                <span className="text-soft">
+                  position{' '}
+                  <FigureRows
+                    source={rowsOf(win)}
+                    title={`Position for “${win.row.query}”`}
+                    way={WAYS.position}
+                  >
+                    {win.row.position.toFixed(1)}
+                  </FigureRows>
+                </span>
+                <span className="text-soft">
+                  <FigureRows
+                    source={rowsOf(win)}
+                    title={`Impressions for “${win.row.query}”`}
+                    way={WAYS.impressions}
+                  >
+                    {countInWords(win.row.impressions)}
+                  </FigureRows>{' '}
+                  impressions
                 </span>
                 <span className={win.targeting === 'none' ? 'text-ochre' : 'text-soft'}>
                   {TARGETING[win.targeting]}
                 </span>
-                <span className="text-right text-ochre tabular-nums">+{countInWords(win.gain)}</span>
+                <span className="text-right text-ochre">
+                  <FigureRows
+                    source={rowsOf(win)}
+                    title={`Clicks to win with “${win.row.query}”`}
+                    way={WAYS.toWin}
+                  >
+                    {`+${countInWords(win.gain)}`}
+                  </FigureRows>
+                </span>
                 <span>
                   {win.targeting === 'none' && !win.meant && (
                     <Button look="word" onClick={() => onWrite(win.row.query)}>

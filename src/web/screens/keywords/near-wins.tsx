@@ -6,6 +6,7 @@ import { houseFields } from '../../../core/site/index.ts';
 import { addPost } from '../../data/posts.ts';
 import { currentSite } from '../../data/sites.ts';
 import { attempt } from '../../state/attempt.ts';
+import { figureRows } from '../../state/site/figure-rows.ts';
 import { useLiveQuery } from '../../state/use-live-query.ts';
 import { Button } from '../../ui/button.tsx';
 import { dateInWords } from '../../ui/day.ts';
@@ -53,6 +54,8 @@ export function NearWins() {
     });
     navigate(`/posts/${id}/target`);
   };
+  const rowsOf = ({ row }: NearWin) =>
+    figureRows(site.id, row.page, found ? [{ from: found.from, to: found.to }] : [], [row.query]);
   return (
     <main className="flex h-full flex-col">
       <RoomHeader>
@@ -88,12 +91,12 @@ export function NearWins() {
             the click curve, less the clicks there are.
           </p>
           {byPage ? (
-            <NearWinsByPage wins={found.wins} onWrite={(query) => attempt(write(query))} />
+            <NearWinsByPage wins={found.wins} rowsOf={rowsOf} onWrite={(query) => attempt(write(query))} />
           ) : (
             <div className="flex min-h-0 flex-1 px-4 pb-4">
               <DataGrid
                 name="Near wins"
-                columns={nearWinColumns((query) => attempt(write(query)))}
+                columns={nearWinColumns(rowsOf, (query) => attempt(write(query)))}
                 count={found.wins.length}
                 rowAt={(place) => found.wins[place]}
                 nameOf={({ row }) => row.query}

@@ -1,7 +1,6 @@
-import { type ReactNode, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import type { LossCause } from '../../../core/performance/index.ts';
-import { MONTH_NAMES, type NearWin } from '../../../core/research/index.ts';
+import { MONTH_NAMES } from '../../../core/research/index.ts';
 import { monthIn, regionOf } from '../../../core/site/index.ts';
 import { ideasOf } from '../../data/ideas.ts';
 import type { PostRow, SiteRow } from '../../data/post-rows.ts';
@@ -22,10 +21,9 @@ import { Waiting } from '../../ui/waiting.tsx';
 import { useZone } from '../../ui/zone.ts';
 import type { KeywordLine } from '../../workers/desk-lines.ts';
 import { researchWorker } from '../../workers/research-client.ts';
-import type { NamedThing } from '../../workers/three-things.ts';
-
-const LINK = 'font-semibold text-marram underline decoration-marram/40 underline-offset-4';
-const MAX_LINES = 6;
+import { Near } from './near.tsx';
+import { LINK, MAX_LINES, Part } from './part.tsx';
+import { Things } from './things.tsx';
 
 /** Today: what is worth doing now, and why now. */
 export function Today() {
@@ -140,43 +138,6 @@ export function Today() {
   );
 }
 
-function Part({
-  title,
-  empty,
-  more,
-  shown,
-  children,
-}: {
-  title: string;
-  empty: string;
-  more: { to: string; name: string };
-  shown: number;
-  children: ReactNode;
-}) {
-  return (
-    <section aria-label={title}>
-      <h2 className="mb-1 flex items-baseline gap-3">
-        <span className="font-serif text-lg font-semibold">{title}</span>
-        {shown > 0 && (
-          <Link to={more.to} className="text-[13px] text-marram hover:underline">
-            {shown > MAX_LINES ? `${more.name}, ${shown}` : more.name}
-          </Link>
-        )}
-      </h2>
-      {shown === 0 ? (
-        <p className="text-soft">
-          {empty}{' '}
-          <Link to={more.to} className={LINK}>
-            {more.name}
-          </Link>
-        </p>
-      ) : (
-        <ul>{children}</ul>
-      )}
-    </section>
-  );
-}
-
 /** Phrases whose season begins soon: what is published now is found in time. */
 function Seasons({ site, posts }: { site: SiteRow; posts: readonly PostRow[] }) {
   const zone = useZone();
@@ -240,136 +201,6 @@ function Seasons({ site, posts }: { site: SiteRow; posts: readonly PostRow[] }) 
           </li>
         );
       })}
-    </Part>
-  );
-}
-
-/** Why a page matters now, and where something is done about it. */
-function thingInWords({ reason, postId, path }: NamedThing): { why: string; to: string } {
-  const post = postId ? `/posts/${postId}` : null;
-  const page = `/site/performance/page?path=${encodeURIComponent(path)}`;
-  switch (reason.kind) {
-    case 'losing':
-      return { why: LOSING[reason.cause], to: page };
-    case 'harmed':
-      return { why: `Fewer open it since it was changed: ${reason.words}.`, to: page };
-    case 'title':
-      return {
-        why: 'It is opened less often than its ranks give: try another title.',
-        to: post ? `${post}/write` : page,
-      };
-    case 'near-win':
-      return {
-        why: `“${reason.query}” stands at ${reason.position.toFixed(1)}: a better place is in reach.`,
-        to: post ? `${post}/write` : page,
-      };
-    case 'season':
-      return {
-        why: `The season of “${reason.query}” begins ${reason.weeks === 0 ? 'within days' : `in ${counted(reason.weeks, 'week')}`}: refresh it.`,
-        to: post ? `${post}/write` : page,
-      };
-  }
-}
-
-const LOSING: Record<LossCause, string> = {
-  position: 'It loses readers: others stand before it now.',
-  season: 'It loses readers to the season.',
-  shown: 'It loses readers: it is shown less often.',
-  clickRate: 'It loses readers: it stands where it stood and fewer open it.',
-};
-
-/** The three things that matter now by what came of posts in search; nothing where no figures were brought. */
-function Things({ site }: { site: SiteRow }) {
-  const [things, setThings] = useState<NamedThing[] | null | undefined>(undefined);
-  useEffect(() => {
-    let late = false;
-    attempt(
-      researchWorker()
-        .then((worker) => worker.thingsThatMatter(site.id))
-        .then((found) => !late && setThings(found)),
-    );
-    return () => {
-      late = true;
-    };
-  }, [site]);
-  if (things === undefined) return <Waiting name="What matters most" className="mx-6 mb-8 h-28" />;
-  if (things === null || things.length === 0) return null;
-  return (
-    <section aria-label="What matters most" className="px-6 pb-8">
-      <h2 className="mb-1 flex items-baseline gap-3">
-        <span className="font-serif text-lg font-semibold">
-          {things.length === 3 ? 'Three things that matter most' : 'What matters most'}
-        </span>
-        <Link to="/site/performance" className="text-[13px] text-marram hover:underline">
-          Performance
-        </Link>
-        <span className="text-[13px] text-soft">by the clicks in four weeks that are at stake</span>
-      </h2>
-      <ol className="grid grid-cols-3 gap-x-6 max-[900px]:grid-cols-1">
-        {things.map((thing) => {
-          const { why, to } = thingInWords(thing);
-          return (
-            <li key={thing.path} className="min-w-0 border-t py-2">
-              <p className="flex items-baseline gap-3">
-                <Link to={to} className={`${LINK} min-w-0 flex-1 truncate`} title={thing.title}>
-                  {thing.title}
-                </Link>
-                <span className="font-semibold whitespace-nowrap text-ochre tabular-nums">
-                  {countInWords(thing.clicks)} clicks
-                </span>
-              </p>
-              <p className="text-[13px] text-soft">{why}</p>
-            </li>
-          );
-        })}
-      </ol>
-    </section>
-  );
-}
-
-function Near({ site }: { site: SiteRow }) {
-  const [wins, setWins] = useState<NearWin[] | null>(null);
-  useEffect(() => {
-    let late = false;
-    attempt(
-      researchWorker()
-        .then((worker) => worker.nearWins(site.id))
-        .then((found) => !late && setWins(found?.wins ?? [])),
-    );
-    return () => {
-      late = true;
-    };
-  }, [site]);
-  if (!wins) return <Waiting name="Near wins" className="h-40" />;
-  return (
-    <Part
-      title="Near wins"
-      empty="Bring the performance export of your site: queries at ranks 4 to 20 are the nearest readers to win."
-      more={{ to: '/keywords/near-wins', name: 'Near wins' }}
-      shown={wins.length}
-    >
-      {wins.slice(0, MAX_LINES).map(({ row, page, gain }) => (
-        <li
-          key={`${row.query} ${row.page}`}
-          className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-t py-2"
-        >
-          <div className="min-w-0">
-            <Link
-              to={page ? `/posts/${page.id}/write` : '/keywords/near-wins'}
-              className={`${LINK} block truncate`}
-            >
-              {row.query}
-            </Link>
-            <p className="truncate text-[13px] text-soft">
-              position {row.position.toFixed(1)}, {countInWords(row.impressions)} impressions.{' '}
-              {page ? page.title : 'No post of this site.'}
-            </p>
-          </div>
-          <span className="font-semibold whitespace-nowrap text-ochre tabular-nums">
-            +{countInWords(gain)} clicks
-          </span>
-        </li>
-      ))}
     </Part>
   );
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { countedSpans } from '../../../../core/performance/index.ts';
+import { countedSpans, rowsOfPart } from '../../../../core/performance/index.ts';
 import { shiftDay } from '../../../../core/release/index.ts';
 import type { SearchFigureRow } from '../../../data/research-rows.ts';
 import { figureRowsOf, removeFigures, setPeriod } from '../../../data/search-figures.ts';
@@ -7,15 +7,19 @@ import { attempt } from '../../../state/attempt.ts';
 import { offerUndo } from '../../../state/undo.ts';
 import { useLiveQuery } from '../../../state/use-live-query.ts';
 import { Button } from '../../../ui/button.tsx';
+import { daysInWords } from '../../../ui/day.ts';
 import { Field } from '../../../ui/field.tsx';
+import { FigureParts } from '../../../ui/figure/figure-parts.tsx';
+import { DAYS, FIGURES, PAGE, QUERY } from '../../../ui/figure/row-columns.tsx';
 import { counted } from '../../../ui/figures.ts';
 import { Waiting } from '../../../ui/waiting.tsx';
-import { days } from './performance-words.ts';
+
+const ROW_COLUMNS = [DAYS, PAGE, QUERY, ...FIGURES];
 
 /** The days of a part that are known. */
 function daysOf({ part: { grain, from, to, known } }: SearchFigureRow): string {
-  if (grain === 'period' || known.length === 0) return days(from, to);
-  return days(shiftDay(from, known[0]), shiftDay(from, known[known.length - 1]));
+  if (grain === 'period' || known.length === 0) return daysInWords(from, to);
+  return daysInWords(shiftDay(from, known[0]), shiftDay(from, known[known.length - 1]));
 }
 
 /** What was brought: each month known by day, each period, with the exports that it came from. */
@@ -44,7 +48,19 @@ export function BroughtTab({ siteId, onChange }: { siteId: string; onChange: () 
                 {row.part.grain === 'day'
                   ? `${counted(row.part.known.length, 'day')} one by one`
                   : 'as one period'}
-                , {counted(row.part.page.length, 'row')}
+                ,{' '}
+                <FigureParts
+                  title={`Rows of ${daysOf(row)}`}
+                  way="As they were brought, each page, query and day once."
+                  name="Rows brought"
+                  columns={ROW_COLUMNS}
+                  load={() =>
+                    Promise.resolve([...rowsOfPart(row.part)].map((one) => ({ ...one, path: one.page })))
+                  }
+                  nameOf={({ query, page, from }) => `${query} ${page} ${from}`}
+                >
+                  {counted(row.part.page.length, 'row')}
+                </FigureParts>
               </span>
             </p>
             <Button look="word" aria-label={`Take ${daysOf(row)} out`} onClick={() => attempt(remove(row))}>
@@ -52,7 +68,7 @@ export function BroughtTab({ siteId, onChange }: { siteId: string; onChange: () 
             </Button>
           </div>
           <p className="text-[13px] text-soft">
-            {row.part.sources.map(({ name, date }) => `${name}, read ${days(date, date)}`).join('; ')}
+            {row.part.sources.map(({ name, date }) => `${name}, read ${daysInWords(date, date)}`).join('; ')}
           </p>
           {leftOut.has(at) && (
             <p className="text-[13px] text-ochre">
@@ -77,7 +93,7 @@ function PeriodOf({ row, onChange }: { row: SearchFigureRow; onChange: () => voi
       return;
     }
     onChange();
-    offerUndo(`These figures are of ${days(period.from, period.to)}.`, async () => {
+    offerUndo(`These figures are of ${daysInWords(period.from, period.to)}.`, async () => {
       const left = await kept();
       onChange();
       return left;

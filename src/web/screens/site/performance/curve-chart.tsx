@@ -1,12 +1,23 @@
-import type { CurveRank } from '../../../../core/performance/index.ts';
+import type { CurveRank, Window } from '../../../../core/performance/index.ts';
 import { Chart, colour } from '../../../ui/chart.tsx';
 import { countInWords } from '../../../ui/figures.ts';
+import { RankFigure } from './curve-parts.tsx';
 
 const HEIGHT = 250;
 const inPercent = (share: number): number => Math.round(share * 1000) / 10;
 
 /** The share of clicks at each rank: of this site, beside the house's; and the same as a table. */
-export function CurveChart({ curve, house }: { curve: readonly CurveRank[]; house: readonly number[] }) {
+export function CurveChart({
+  siteId,
+  window,
+  curve,
+  house,
+}: {
+  siteId: string;
+  window: Window;
+  curve: readonly CurveRank[];
+  house: readonly number[];
+}) {
   const axis = { style: { colors: colour('--c-ink-soft'), fontSize: '11px', fontFamily: 'inherit' } };
   return (
     <section aria-label="Click-rate curve">
@@ -60,10 +71,22 @@ export function CurveChart({ curve, house }: { curve: readonly CurveRank[]; hous
             {curve.map(({ rank, share, clicks, impressions }) => (
               <tr key={rank} className="border-t">
                 <td>{rank}</td>
-                <td className="text-right">{inPercent(share)} %</td>
+                <td className="text-right">
+                  <RankFigure siteId={siteId} rank={rank} window={window} title="Click rate">
+                    {`${inPercent(share)} %`}
+                  </RankFigure>
+                </td>
                 <td className="text-right">{inPercent(house[rank - 1])} %</td>
-                <td className="text-right">{countInWords(clicks)}</td>
-                <td className="text-right">{countInWords(impressions)}</td>
+                <td className="text-right">
+                  <RankFigure siteId={siteId} rank={rank} window={window} title="Clicks">
+                    {countInWords(clicks)}
+                  </RankFigure>
+                </td>
+                <td className="text-right">
+                  <RankFigure siteId={siteId} rank={rank} window={window} title="Impressions">
+                    {countInWords(impressions)}
+                  </RankFigure>
+                </td>
               </tr>
             ))}
           </tbody>

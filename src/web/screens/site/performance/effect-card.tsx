@@ -1,17 +1,20 @@
-import type { ChangeEffect, NoWindows } from '../../../../core/performance/index.ts';
+import type { ChangeEffect, EffectFigure, NoWindows, Window } from '../../../../core/performance/index.ts';
 import { isClear } from '../../../../core/performance/index.ts';
+import { figureRows } from '../../../state/site/figure-rows.ts';
+import { daysInWords } from '../../../ui/day.ts';
+import { FigureRows } from '../../../ui/figure/figure-rows.tsx';
+import { WAYS } from '../../../ui/figure/figure-ways.ts';
 import { counted, countInWords } from '../../../ui/figures.ts';
-import { FigureRows } from './figure-rows.tsx';
+import { ControlFigure, SeasonFigure } from './effect-parts.tsx';
 import {
   changeInWords,
   day,
-  days,
   effectInWords,
   hasWindows,
   moreOrLess,
   noWindowsInWords,
   ranksInWords,
-  seasonInWords,
+  searchedInWords,
 } from './performance-words.ts';
 
 /** Left and right end of the drawing, as ratios. */
@@ -90,13 +93,15 @@ export function EffectCard({
 
 function Computed({ effect, siteId, path }: { effect: ChangeEffect; siteId: string; path: string }) {
   const { clicks, impressions, position, before, after, was, is, demand, clicksWon } = effect;
-  const rows = (window: { from: string; to: string }) => ({
-    siteId,
-    from: window.from,
-    to: window.to,
-    path,
-    query: null,
-  });
+  const rows = (window: Window) => figureRows(siteId, path, [window]);
+  const heldAgainst = (of: EffectFigure) => {
+    const told = effect[of];
+    return told.kind === 'effect' ? (
+      <ControlFigure siteId={siteId} path={path} effect={effect} of={of}>
+        {counted(told.controls, 'other page')}
+      </ControlFigure>
+    ) : null;
+  };
   return (
     <>
       <div className="mt-1 flex flex-wrap items-center gap-x-4">
@@ -107,24 +112,50 @@ function Computed({ effect, siteId, path }: { effect: ChangeEffect; siteId: stri
       </div>
       {clicks.kind === 'effect' && isClear(clicks) && clicksWon !== null && (
         <p>
-          That is about {counted(Math.round(Math.abs(clicksWon)), 'click')} {clicksWon > 0 ? 'more' : 'fewer'}{' '}
-          in {counted(after.days, 'day')}.
+          That is about{' '}
+          <FigureRows
+            source={rows(after)}
+            title="Clicks owed to the change"
+            way={`The clicks of these rows, less those that it would have had without the change: the same over ${clicks.ratio.toFixed(2)}.`}
+          >
+            {counted(Math.round(Math.abs(clicksWon)), 'click')}
+          </FigureRows>{' '}
+          {clicksWon > 0 ? 'more' : 'fewer'} in {counted(after.days, 'day')}.
         </p>
       )}
-      <p className="text-[13px]">{effectInWords(impressions, 'impressions')}</p>
-      <p className="text-[13px]">{ranksInWords(position)}</p>
+      <p className="text-[13px]">
+        {effectInWords(impressions, 'impressions')} {heldAgainst('impressions')}
+      </p>
+      <p className="text-[13px]">
+        {ranksInWords(position)} {heldAgainst('position')}
+      </p>
       <p className="mt-1 text-[13px] text-soft">
-        {days(before.from, before.to)}:{' '}
-        <FigureRows wish={rows(before)} title="Clicks before the change">
+        {daysInWords(before.from, before.to)}:{' '}
+        <FigureRows source={rows(before)} title="Clicks before the change" way={WAYS.clicks}>
           {countInWords(was.clicks)}
         </FigureRows>{' '}
-        clicks; {days(after.from, after.to)}:{' '}
-        <FigureRows wish={rows(after)} title="Clicks after the change">
+        clicks; {daysInWords(after.from, after.to)}:{' '}
+        <FigureRows source={rows(after)} title="Clicks after the change" way={WAYS.clicks}>
           {countInWords(is.clicks)}
         </FigureRows>{' '}
-        clicks. {seasonInWords(demand)}{' '}
-        {clicks.kind === 'effect' &&
-          `${counted(clicks.controls, 'other page')} without a change went ${moreOrLess(clicks.others)} meanwhile, season taken out.`}
+        clicks.{' '}
+        {demand === null ? (
+          'No season of its queries is known.'
+        ) : (
+          <>
+            By their season its queries are searched{' '}
+            <SeasonFigure siteId={siteId} path={path} change={effect.change}>
+              {searchedInWords(demand)}
+            </SeasonFigure>
+            .
+          </>
+        )}{' '}
+        {clicks.kind === 'effect' && (
+          <>
+            {heldAgainst('clicks')} without a change went {moreOrLess(clicks.others)} meanwhile, season taken
+            out.
+          </>
+        )}
       </p>
     </>
   );

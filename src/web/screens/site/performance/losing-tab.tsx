@@ -1,18 +1,20 @@
-import type { LossCause } from '../../../../core/performance/index.ts';
+import { Fragment } from 'react';
+import type { LosingQuery, LossCause } from '../../../../core/performance/index.ts';
+import { daysInWords } from '../../../ui/day.ts';
 import { None } from '../../../ui/empty.tsx';
-import { countInWords } from '../../../ui/figures.ts';
 import { WordLink } from '../../../ui/word-link.tsx';
 import type { PerformanceView } from '../../../workers/performance.ts';
-import { FigureRows } from './figure-rows.tsx';
+import { LossPart, LostClicks } from './loss-parts.tsx';
 import { PageLink } from './page-link.tsx';
-import { CAUSE_ADVICE, CAUSE_NAMES, days } from './performance-words.ts';
+import { CAUSE_ADVICE, CAUSE_NAMES } from './performance-words.ts';
 
 const CAUSES: readonly LossCause[] = ['position', 'shown', 'season', 'clickRate'];
 const QUERIES = 3;
 
-/** Clicks with their sign, in tenths where they are few. */
-const part = (clicks: number): string =>
-  `${clicks > 0.05 ? '+' : clicks < -0.05 ? '−' : ''}${Math.abs(clicks).toFixed(Math.abs(clicks) < 10 ? 1 : 0)}`;
+const ranksOf = ({ was, is }: LosingQuery): string =>
+  was.position !== null && is.position !== null
+    ? `, rank ${was.position.toFixed(1)} → ${is.position.toFixed(1)}`
+    : ', shown no more';
 
 /** Pages that have clearly fewer clicks than before, each with what took them. */
 export function LosingTab({ view, siteId }: { view: PerformanceView; siteId: string }) {
@@ -24,8 +26,8 @@ export function LosingTab({ view, siteId }: { view: PerformanceView; siteId: str
   return (
     <>
       <p className="mb-3 max-w-3xl text-soft">
-        {days(after.from, after.to)} against {days(before.from, before.to)}. Named are pages that lost more
-        clicks than chance gives. What took them adds up to the loss.
+        {daysInWords(after.from, after.to)} against {daysInWords(before.from, before.to)}. Named are pages
+        that lost more clicks than chance gives. What took them adds up to the loss.
       </p>
       {losing.length === 0 ? (
         <None>No page lost more clicks than chance gives.</None>
@@ -47,17 +49,13 @@ export function LosingTab({ view, siteId }: { view: PerformanceView; siteId: str
                   {CAUSE_ADVICE[page.cause]}
                 </p>
                 <p className="mt-1 truncate text-[13px] text-soft">
-                  {page.queries
-                    .slice(0, QUERIES)
-                    .map(
-                      ({ query, was, is }) =>
-                        `“${query}” ${countInWords(was.clicks)} → ${countInWords(is.clicks)}${
-                          was.position !== null && is.position !== null
-                            ? `, rank ${was.position.toFixed(1)} → ${is.position.toFixed(1)}`
-                            : ', shown no more'
-                        }`,
-                    )
-                    .join('; ')}
+                  {page.queries.slice(0, QUERIES).map((query, at) => (
+                    <Fragment key={query.query}>
+                      {at > 0 && '; '}“{query.query}”{' '}
+                      <LostClicks siteId={siteId} page={page} query={query} windows={[before, after]} />
+                      {ranksOf(query)}
+                    </Fragment>
+                  ))}
                 </p>
                 {page.postId && (
                   <p className="mt-1 flex gap-4 text-[13px]">
@@ -72,20 +70,7 @@ export function LosingTab({ view, siteId }: { view: PerformanceView; siteId: str
               </div>
               <div className="text-right text-[13px]">
                 <p className="text-[15px]">
-                  <FigureRows
-                    wish={{ siteId, from: before.from, to: before.to, path: page.path, query: null }}
-                    title="Clicks before"
-                  >
-                    {countInWords(page.was.clicks)}
-                  </FigureRows>{' '}
-                  →{' '}
-                  <FigureRows
-                    wish={{ siteId, from: after.from, to: after.to, path: page.path, query: null }}
-                    title="Clicks after"
-                  >
-                    {countInWords(page.is.clicks)}
-                  </FigureRows>{' '}
-                  clicks
+                  <LostClicks siteId={siteId} page={page} query={null} windows={[before, after]} /> clicks
                 </p>
                 <dl className="mt-1 grid grid-cols-[auto_auto] justify-end gap-x-3 text-soft">
                   {CAUSES.map((cause) => (
@@ -94,7 +79,7 @@ export function LosingTab({ view, siteId }: { view: PerformanceView; siteId: str
                       <dd
                         className={`tabular-nums ${cause === page.cause ? 'font-semibold text-ochre' : ''}`}
                       >
-                        {part(page.parts[cause])}
+                        <LossPart siteId={siteId} page={page} cause={cause} windows={[before, after]} />
                       </dd>
                     </div>
                   ))}

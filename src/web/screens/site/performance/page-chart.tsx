@@ -1,9 +1,14 @@
 import type { PageChange, WeekSum } from '../../../../core/performance/index.ts';
+import { figureRows } from '../../../state/site/figure-rows.ts';
 import { Chart, colour } from '../../../ui/chart.tsx';
+import { daysInWords } from '../../../ui/day.ts';
+import { FigureRows } from '../../../ui/figure/figure-rows.tsx';
+import { WAYS } from '../../../ui/figure/figure-ways.ts';
 import { countInWords } from '../../../ui/figures.ts';
-import { changeInWords, day, days } from './performance-words.ts';
+import { changeInWords, day } from './performance-words.ts';
 
 const HEIGHT = 260;
+const FIGURES = ['clicks', 'impressions', 'position'] as const;
 
 /** The week in which a day lies, or the one that follows it; -1: it lies after all. */
 const weekAt = (weeks: readonly WeekSum[], of: string): number => weeks.findIndex(({ to }) => to >= of);
@@ -15,18 +20,28 @@ function drawnWeeks(weeks: readonly WeekSum[]): readonly WeekSum[] {
 }
 
 /** Clicks and impressions of a page by week, its changes marked; and the same as a table. */
-export function PageChart({ weeks, changes }: { weeks: readonly WeekSum[]; changes: readonly PageChange[] }) {
+export function PageChart({
+  siteId,
+  path,
+  weeks,
+  changes,
+}: {
+  siteId: string;
+  path: string;
+  weeks: readonly WeekSum[];
+  changes: readonly PageChange[];
+}) {
   const axis = { style: { colors: colour('--c-ink-soft'), fontSize: '11px', fontFamily: 'inherit' } };
-  const names = weeks.map(({ from, to }) => days(from, to));
+  const names = weeks.map(({ from, to }) => daysInWords(from, to));
   const drawn = drawnWeeks(weeks);
-  const drawnNames = drawn.map(({ from, to }) => days(from, to));
+  const drawnNames = drawn.map(({ from, to }) => daysInWords(from, to));
   const marked = changes.filter((change) => change.day >= drawn[0].from && weekAt(drawn, change.day) >= 0);
   const inWeek = (count: number, { days: known }: WeekSum) => Math.round((count * 70) / known) / 10;
   const numbers = new Map(marked.map((change, at) => [change, at + 1]));
   return (
     <>
       <Chart
-        name={`Clicks and impressions a week, ${days(drawn[0].from, drawn.at(-1)!.to)}`}
+        name={`Clicks and impressions a week, ${daysInWords(drawn[0].from, drawn.at(-1)!.to)}`}
         type="line"
         height={HEIGHT}
         series={[
@@ -120,9 +135,17 @@ export function PageChart({ weeks, changes }: { weeks: readonly WeekSum[]; chang
             {weeks.map((week, at) => (
               <tr key={week.from} className="border-t">
                 <td>{names[at]}</td>
-                <td className="text-right">{countInWords(week.clicks)}</td>
-                <td className="text-right">{countInWords(week.impressions)}</td>
-                <td className="text-right">{week.position?.toFixed(1) ?? '–'}</td>
+                {FIGURES.map((of) => (
+                  <td key={of} className="text-right">
+                    <FigureRows
+                      source={figureRows(siteId, path, [week])}
+                      title={`${of === 'clicks' ? 'Clicks' : of === 'impressions' ? 'Impressions' : 'Position'} of ${names[at]}`}
+                      way={WAYS[of]}
+                    >
+                      {of === 'position' ? (week.position?.toFixed(1) ?? '–') : countInWords(week[of])}
+                    </FigureRows>
+                  </td>
+                ))}
               </tr>
             ))}
           </tbody>

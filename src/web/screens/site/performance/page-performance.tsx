@@ -1,8 +1,12 @@
 import { useCallback } from 'react';
 import { useSearchParams } from 'react-router';
 import { currentSite } from '../../../data/sites.ts';
+import { figureRows } from '../../../state/site/figure-rows.ts';
 import { useLiveQuery } from '../../../state/use-live-query.ts';
+import { daysInWords } from '../../../ui/day.ts';
 import { Empty, None } from '../../../ui/empty.tsx';
+import { FigureRows } from '../../../ui/figure/figure-rows.tsx';
+import { WAYS } from '../../../ui/figure/figure-ways.ts';
 import { countInWords } from '../../../ui/figures.ts';
 import { DataGrid } from '../../../ui/grid/data-grid.tsx';
 import type { GridColumn } from '../../../ui/grid/grid-column.ts';
@@ -12,9 +16,7 @@ import type { PageView } from '../../../workers/performance.ts';
 import type { ResearchClient } from '../../../workers/research-client.ts';
 import { SiteHeader } from '../site-header.tsx';
 import { EffectCard } from './effect-card.tsx';
-import { FigureRows } from './figure-rows.tsx';
 import { PageChart } from './page-chart.tsx';
-import { days } from './performance-words.ts';
 import { UnansweredList } from './unanswered-list.tsx';
 import { useResearch } from './use-performance.ts';
 
@@ -70,7 +72,7 @@ function Shown({ view, siteId }: { view: PageView; siteId: string }) {
           </WordLink>
         )}
       </div>
-      <PageChart weeks={weeks} changes={changes} />
+      <PageChart siteId={siteId} path={path} weeks={weeks} changes={changes} />
       <div className="mt-6 grid grid-cols-2 gap-x-10 gap-y-6 max-[1000px]:grid-cols-1">
         <section aria-label="What changes did">
           <h3 className={HEADING}>What changes did</h3>
@@ -90,7 +92,7 @@ function Shown({ view, siteId }: { view: PageView; siteId: string }) {
         </section>
         <section aria-label="Queries">
           <h3 className={HEADING}>Queries</h3>
-          <p className="mb-1 text-[13px] text-soft">{days(latest.from, latest.to)}</p>
+          <p className="mb-1 text-[13px] text-soft">{daysInWords(latest.from, latest.to)}</p>
           <Queries view={view} siteId={siteId} />
           {queries.length > 0 && unanswered.length > 0 && (
             <>
@@ -114,6 +116,7 @@ type Query = PageView['queries'][number];
 
 function Queries({ view, siteId }: { view: PageView; siteId: string }) {
   const { path, latest, queries } = view;
+  const rowsOf = (query: string) => figureRows(siteId, path, [latest], [query]);
   const columns: GridColumn<Query>[] = [
     {
       id: 'query',
@@ -130,10 +133,7 @@ function Queries({ view, siteId }: { view: PageView; siteId: string }) {
       phone: '64px',
       right: true,
       cell: ({ query, clicks }) => (
-        <FigureRows
-          wish={{ siteId, from: latest.from, to: latest.to, path, query }}
-          title={`Clicks for “${query}”`}
-        >
+        <FigureRows source={rowsOf(query)} title={`Clicks for “${query}”`} way={WAYS.clicks}>
           {countInWords(clicks)}
         </FigureRows>
       ),
@@ -143,14 +143,22 @@ function Queries({ view, siteId }: { view: PageView; siteId: string }) {
       name: 'Impressions',
       width: '100px',
       right: true,
-      cell: ({ impressions }) => countInWords(impressions),
+      cell: ({ query, impressions }) => (
+        <FigureRows source={rowsOf(query)} title={`Impressions for “${query}”`} way={WAYS.impressions}>
+          {countInWords(impressions)}
+        </FigureRows>
+      ),
     },
     {
       id: 'position',
       name: 'Position',
       width: '76px',
       right: true,
-      cell: ({ position }) => position?.toFixed(1) ?? '–',
+      cell: ({ query, position }) => (
+        <FigureRows source={rowsOf(query)} title={`Position for “${query}”`} way={WAYS.position}>
+          {position?.toFixed(1) ?? '–'}
+        </FigureRows>
+      ),
     },
   ];
   return (

@@ -1,9 +1,11 @@
 import { useMemo, useState } from 'react';
-import { countInWords } from '../../../ui/figures.ts';
+import { figureRows } from '../../../state/site/figure-rows.ts';
+import { FigureRows } from '../../../ui/figure/figure-rows.tsx';
+import { WAYS } from '../../../ui/figure/figure-ways.ts';
+import { countInWords, rateInWords } from '../../../ui/figures.ts';
 import { DataGrid } from '../../../ui/grid/data-grid.tsx';
 import type { GridColumn, GridSort } from '../../../ui/grid/grid-column.ts';
 import type { PageLine, PerformanceView } from '../../../workers/performance.ts';
-import { FigureRows } from './figure-rows.tsx';
 import { PageLink } from './page-link.tsx';
 import { WeekLine } from './week-line.tsx';
 
@@ -47,7 +49,7 @@ export function PagesTab({ view, siteId }: { view: PerformanceView; siteId: stri
         right: true,
         sorts: 'descending',
         cell: ({ path, is }) => (
-          <FigureRows wish={{ siteId, from: after.from, to: after.to, path, query: null }} title="Clicks">
+          <FigureRows source={figureRows(siteId, path, [after])} title="Clicks" way={WAYS.clicks}>
             {countInWords(is.clicks)}
           </FigureRows>
         ),
@@ -59,7 +61,18 @@ export function PagesTab({ view, siteId }: { view: PerformanceView; siteId: stri
         right: true,
         sorts: 'ascending',
         hint: 'Clicks against the days before, as many of them.',
-        cell: (page) => (before ? signed(Math.round(changeOf(page, scale))) : '–'),
+        cell: (page) =>
+          before ? (
+            <FigureRows
+              source={figureRows(siteId, page.path, [before, after])}
+              title="Change of clicks"
+              way={WAYS.change}
+            >
+              {signed(Math.round(changeOf(page, scale)))}
+            </FigureRows>
+          ) : (
+            '–'
+          ),
       },
       {
         id: 'impressions',
@@ -67,7 +80,11 @@ export function PagesTab({ view, siteId }: { view: PerformanceView; siteId: stri
         width: '108px',
         right: true,
         sorts: 'descending',
-        cell: ({ is }) => countInWords(is.impressions),
+        cell: ({ path, is }) => (
+          <FigureRows source={figureRows(siteId, path, [after])} title="Impressions" way={WAYS.impressions}>
+            {countInWords(is.impressions)}
+          </FigureRows>
+        ),
       },
       {
         id: 'rate',
@@ -75,7 +92,11 @@ export function PagesTab({ view, siteId }: { view: PerformanceView; siteId: stri
         width: '92px',
         right: true,
         sorts: 'descending',
-        cell: (page) => `${(rateOf(page) * 100).toFixed(1)} %`,
+        cell: ({ path, is }) => (
+          <FigureRows source={figureRows(siteId, path, [after])} title="Click rate" way={WAYS.rate}>
+            {rateInWords(is.clicks, is.impressions)}
+          </FigureRows>
+        ),
       },
       {
         id: 'position',
@@ -84,7 +105,11 @@ export function PagesTab({ view, siteId }: { view: PerformanceView; siteId: stri
         right: true,
         sorts: 'ascending',
         hint: 'Mean rank over all showings.',
-        cell: ({ is }) => is.position?.toFixed(1) ?? '–',
+        cell: ({ path, is }) => (
+          <FigureRows source={figureRows(siteId, path, [after])} title="Position" way={WAYS.position}>
+            {is.position?.toFixed(1) ?? '–'}
+          </FigureRows>
+        ),
       },
     ],
     [siteId, before, after, scale],

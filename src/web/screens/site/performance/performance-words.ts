@@ -14,8 +14,6 @@ import { counted, listInWords } from '../../../ui/figures.ts';
 
 /** Days and figures of search are days of the site, whatever the zone is. */
 export const day = (of: string): string => dateInWords(of);
-export const days = (from: string, to: string): string =>
-  from === to ? day(from) : `${day(from)} to ${day(to)}`;
 
 const KIND_NAMES: Record<ChangeKind, string> = {
   published: 'published',
@@ -66,12 +64,10 @@ export const ranksInWords = (effect: PositionEffect | TooLittle): string => {
     : `${amount} against the other pages; that cannot be told from chance.`;
 };
 
-/** What the season does to a page's queries. */
-export function seasonInWords(demand: number | null): string {
-  if (demand === null) return 'No season of its queries is known.';
+/** How much more or less is searched: `21 % less`. */
+export function searchedInWords(demand: number): string {
   const change = Math.round((demand - 1) * 100);
-  if (change === 0) return 'Its queries are in no season then: as much is searched.';
-  return `By their season its queries are searched ${Math.abs(change)} % ${change > 0 ? 'more' : 'less'}.`;
+  return change === 0 ? 'as much' : `${Math.abs(change)} % ${change > 0 ? 'more' : 'less'}`;
 }
 
 /** Why the days around a change cannot be held against each other. */

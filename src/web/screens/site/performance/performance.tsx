@@ -4,6 +4,7 @@ import type { SiteRow } from '../../../data/post-rows.ts';
 import { currentSite } from '../../../data/sites.ts';
 import { useLiveQuery } from '../../../state/use-live-query.ts';
 import { Button } from '../../../ui/button.tsx';
+import { daysInWords } from '../../../ui/day.ts';
 import { Empty } from '../../../ui/empty.tsx';
 import { TabPanel, TabRow, TabSet } from '../../../ui/tabs.tsx';
 import { Waiting } from '../../../ui/waiting.tsx';
@@ -13,7 +14,6 @@ import { BroughtTab } from './brought-tab.tsx';
 import { EffectsTab } from './effects-tab.tsx';
 import { LosingTab } from './losing-tab.tsx';
 import { PagesTab } from './pages-tab.tsx';
-import { days } from './performance-words.ts';
 import { TitlesTab } from './titles-tab.tsx';
 import { UnansweredTab } from './unanswered-tab.tsx';
 import { useResearch } from './use-performance.ts';
@@ -55,9 +55,9 @@ function OfSite({ site }: { site: SiteRow }) {
       ) : (
         <TabSet value={tab} onChange={setTab} className="flex min-h-0 flex-1 flex-col px-6 pb-4">
           <p className="mb-2 text-soft">
-            Known from {days(view.from, view.to)}
+            Known from {daysInWords(view.from, view.to)}
             {view.before
-              ? `. Clicks of ${days(view.after.from, view.after.to)}, held against ${days(view.before.from, view.before.to)}.`
+              ? `. Clicks of ${daysInWords(view.after.from, view.after.to)}, held against ${daysInWords(view.before.from, view.before.to)}.`
               : '.'}
           </p>
           <TabRow

@@ -1,11 +1,11 @@
+import { daysInWords } from '../../../ui/day.ts';
 import { None } from '../../../ui/empty.tsx';
-import { countInWords } from '../../../ui/figures.ts';
+import { counted, countInWords } from '../../../ui/figures.ts';
 import { WordLink } from '../../../ui/word-link.tsx';
 import type { PerformanceView } from '../../../workers/performance.ts';
 import { CurveChart } from './curve-chart.tsx';
-import { FigureRows } from './figure-rows.tsx';
+import { UnderCurveFigure } from './curve-parts.tsx';
 import { PageLink } from './page-link.tsx';
-import { days } from './performance-words.ts';
 
 const QUERIES = 3;
 
@@ -16,8 +16,8 @@ export function TitlesTab({ view, siteId }: { view: PerformanceView; siteId: str
     <div className="grid grid-cols-[minmax(0,1fr)_380px] gap-x-8 max-[1000px]:grid-cols-1">
       <div className="min-w-0">
         <p className="mb-3 text-soft">
-          {days(latest.from, latest.to)}. Named are pages that have clearly fewer clicks than your other pages
-          have at the same ranks. Their titles and descriptions are what search shows of them.
+          {daysInWords(latest.from, latest.to)}. Named are pages that have clearly fewer clicks than your
+          other pages have at the same ranks. Their titles and descriptions are what search shows of them.
         </p>
         {under.length === 0 ? (
           <None>Every page is opened as often as its ranks give.</None>
@@ -39,7 +39,10 @@ export function TitlesTab({ view, siteId }: { view: PerformanceView; siteId: str
                         ({ query, clicks, expected, position }) =>
                           `“${query}” at ${position.toFixed(1)}: ${countInWords(clicks)} of ${countInWords(expected)}`,
                       )
-                      .join('; ')}
+                      .join('; ')}{' '}
+                    <UnderCurveFigure siteId={siteId} page={page} window={latest} title="Queries">
+                      {counted(page.queries.length, 'query', 'queries')}
+                    </UnderCurveFigure>
                   </p>
                   {page.postId && (
                     <p className="mt-1 text-[13px]">
@@ -48,15 +51,16 @@ export function TitlesTab({ view, siteId }: { view: PerformanceView; siteId: str
                   )}
                 </div>
                 <div className="text-right">
-                  <p className="font-semibold text-ochre">+{countInWords(page.missing)} clicks</p>
+                  <p className="font-semibold text-ochre">
+                    <UnderCurveFigure siteId={siteId} page={page} window={latest} title="Clicks missing">
+                      {`+${countInWords(page.missing)}`}
+                    </UnderCurveFigure>{' '}
+                    clicks
+                  </p>
                   <p className="text-[13px] text-soft">
-                    <FigureRows
-                      wish={{ siteId, from: latest.from, to: latest.to, path: page.path, query: null }}
-                      title="Clicks"
-                    >
-                      {countInWords(page.clicks)}
-                    </FigureRows>{' '}
-                    of {countInWords(page.expected)}
+                    <UnderCurveFigure siteId={siteId} page={page} window={latest} title="Clicks">
+                      {`${countInWords(page.clicks)} of ${countInWords(page.expected)}`}
+                    </UnderCurveFigure>
                   </p>
                 </div>
               </li>
@@ -64,7 +68,7 @@ export function TitlesTab({ view, siteId }: { view: PerformanceView; siteId: str
           </ul>
         )}
       </div>
-      <CurveChart curve={curve} house={house} />
+      <CurveChart siteId={siteId} window={latest} curve={curve} house={house} />
     </div>
   );
 }

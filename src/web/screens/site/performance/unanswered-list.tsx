@@ -2,12 +2,14 @@ import { Link } from 'react-router';
 import type { UnansweredQuery } from '../../../../core/performance/index.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { takeAsSupporting } from '../../../state/post/take-supporting.ts';
+import { figureRows } from '../../../state/site/figure-rows.ts';
 import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
+import { FigureRows } from '../../../ui/figure/figure-rows.tsx';
+import { WAYS } from '../../../ui/figure/figure-ways.ts';
 import { counted, countInWords } from '../../../ui/figures.ts';
 import { WordLink } from '../../../ui/word-link.tsx';
 import type { NamedPage } from '../../../workers/performance-scene.ts';
-import { FigureRows } from './figure-rows.tsx';
 import { PageLink } from './page-link.tsx';
 
 /** Queries that posts are shown for and do not answer yet, each with the ways on. */
@@ -29,6 +31,9 @@ export function UnansweredList({
     if (back === null) throw new Error('The post is gone, or has the keyword already.');
     offerUndo(`“${query}” is a supporting keyword now: Write shows where it is missing.`, back);
   };
+  // Wordings that ask for the same are in the sums.
+  const rowsOf = ({ path, query, alike }: UnansweredQuery & NamedPage) =>
+    figureRows(siteId, path, [{ from, to }], [query, ...alike]);
   return (
     <ul aria-label="Queries not answered yet">
       {found.map((one) => {
@@ -48,7 +53,10 @@ export function UnansweredList({
               <p className="truncate text-[13px] text-soft">
                 {!isOfOnePage && <PageLink page={one} />}
                 {!isOfOnePage && ', '}
-                position {position?.toFixed(1) ?? '–'}
+                position{' '}
+                <FigureRows source={rowsOf(one)} title={`Position for “${query}”`} way={WAYS.position}>
+                  {position?.toFixed(1) ?? '–'}
+                </FigureRows>
                 {meantFor && (
                   <>
                     . Another post has it as its target:{' '}
@@ -71,7 +79,7 @@ export function UnansweredList({
               )}
             </div>
             <p className="text-right whitespace-nowrap">
-              <FigureRows wish={{ siteId, from, to, path, query }} title={`Impressions for “${query}”`}>
+              <FigureRows source={rowsOf(one)} title={`Impressions for “${query}”`} way={WAYS.impressions}>
                 {countInWords(impressions)}
               </FigureRows>{' '}
               <span className="text-[13px] text-soft">impressions</span>

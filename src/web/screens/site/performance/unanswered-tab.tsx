@@ -2,13 +2,13 @@ import { useEffect, useRef, useState } from 'react';
 import type { UnansweredQuery } from '../../../../core/performance/index.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { Button } from '../../../ui/button.tsx';
+import { daysInWords } from '../../../ui/day.ts';
 import { None } from '../../../ui/empty.tsx';
 import { percent } from '../../../ui/figures.ts';
 import { longCall } from '../../../workers/long-call.ts';
 import type { PerformanceView } from '../../../workers/performance.ts';
 import type { NamedPage } from '../../../workers/performance-scene.ts';
 import { progressTo, researchWorker } from '../../../workers/research-client.ts';
-import { days } from './performance-words.ts';
 import { UnansweredList } from './unanswered-list.tsx';
 
 const SHOWN = 200;
@@ -46,8 +46,8 @@ export function UnansweredTab({ view, siteId }: { view: PerformanceView; siteId:
   return (
     <>
       <p className="mb-3 max-w-3xl text-soft">
-        {days(from, to)}. Search shows these posts for what they do not say yet: each is a section to write,
-        or a post of its own.
+        {daysInWords(from, to)}. Search shows these posts for what they do not say yet: each is a section to
+        write, or a post of its own.
       </p>
       {found.length === 0 ? (
         <None>Every query that your posts are shown for is answered.</None>
