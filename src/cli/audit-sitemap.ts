@@ -1,6 +1,8 @@
 import {
   type AuditedPage,
+  type AuditedPair,
   type AuditedPost,
+  auditedPairs,
   auditedReport,
   checkPage,
   guessedKeyword,
@@ -13,7 +15,14 @@ import { documentOfPage, pageProblem, readSitemap } from '../core/formats/index.
 import { Vocabulary } from '../core/language/index.ts';
 import { comparablePath } from '../core/listing/index.ts';
 import { scorePost } from '../core/scoring/index.ts';
-import { indexedPost, SiteIndex, type SiteSettings, unknownSite } from '../core/site/index.ts';
+import {
+  indexedPost,
+  SiteIndex,
+  type SiteSettings,
+  translatedPost,
+  translationGround,
+  unknownSite,
+} from '../core/site/index.ts';
 import { type NetworkReader, networkReader } from '../server/fetch/network-reader.ts';
 import { bytesOf } from './input.ts';
 import { type AuditOptions, UsageError } from './options.ts';
@@ -77,7 +86,7 @@ export async function auditSitemap(
   figures: ReadonlyMap<string, SearchFigures>,
   fail: (line: string) => void,
   version: string,
-): Promise<{ posts: AuditedPost[]; pages: AuditedPage[] }> {
+): Promise<{ posts: AuditedPost[]; pages: AuditedPage[]; pairs: AuditedPair[] }> {
   const reader = networkReader(
     `DuneSparrow/${version} (a writer's own program)`,
     process.env['ALLOW_HOSTS'] ?? '',
@@ -110,7 +119,7 @@ function judged(
   profile: Profile | null,
   figures: ReadonlyMap<string, SearchFigures>,
   addresses: readonly string[],
-): { posts: AuditedPost[]; pages: AuditedPage[] } {
+): { posts: AuditedPost[]; pages: AuditedPage[]; pairs: AuditedPair[] } {
   const site: SiteSettings = {
     ...unknownSite(),
     baseAddress: options.site ?? originOf(addresses),
@@ -150,5 +159,23 @@ function judged(
       });
     }
   }
-  return { posts, pages };
+  return { posts, pages, pairs: pairsOf(reads, site) };
 }
+
+/** Pages in several languages that do not name each other: what was read of their heads, posts and others alike. */
+const pairsOf = (reads: readonly ReadOne[], site: SiteSettings): AuditedPair[] =>
+  auditedPairs(
+    reads.map(({ path, document: { fields } }) => {
+      const page = translatedPost(path, fields, { ...site, language: '' }, () => true);
+      // What names another page as its original is passed over for that one, with all that it names.
+      const isCopy = fields.canonical !== '' && comparablePath(fields.canonical) !== path;
+      return {
+        ...page,
+        title: fields.title || fields.metaTitle || path,
+        path,
+        address: path,
+        hidden: page.hidden || isCopy,
+      };
+    }),
+    translationGround(site, []),
+  );

@@ -74,6 +74,21 @@ describe('an audit on the command line', () => {
     expect(out).toContain("'=Low water");
     expect((await run(['site', '--min', '1'])).status).toBe(0);
   });
+  it('names posts in two languages that do not name each other', async () => {
+    const inLanguage = (name: string, language: string, translations: string) =>
+      writeFileSync(
+        join(folder, 'languages', `${name}.md`),
+        `---\ntitle: ${name}\nslug: ${name}\nlanguage: ${language}\nstatus: published\n${translations}---\n\n${prose(name, 20)}\n`,
+      );
+    mkdirSync(join(folder, 'languages'));
+    inLanguage('tides', 'en', 'translations:\n  de: /gezeiten\n');
+    inLanguage('gezeiten', 'de', '');
+    const { out } = await run(['languages']);
+    expect(out).toContain(
+      'Languages that do not fit (1):\n  /gezeiten, gezeiten: “tides” names it as the same in another language, and is not named back.',
+    );
+    expect((await run(['site'])).out).not.toContain('Languages');
+  });
   it.each([
     [['nothing'], 'nothing is not there. Check the name.'],
     [['site/tide-table.md'], 'is one file: dune-sparrow score takes it.'],
@@ -92,8 +107,8 @@ describe('an audit on the command line', () => {
 describe('an audit of a site by its sitemap', () => {
   let server: Server;
   let address = '';
-  const page = (title: string, body: string) =>
-    `<!doctype html><html lang="en"><head><title>${title}</title></head><body><main><h1>${title}</h1>${body}</main></body></html>`;
+  const page = (title: string, body: string, head = '') =>
+    `<!doctype html><html lang="en"><head><title>${title}</title>${head}</head><body><main><h1>${title}</h1>${body}</main></body></html>`;
   beforeAll(async () => {
     server = createServer((request, response) => {
       const send = (type: string, text: string) =>
@@ -107,7 +122,11 @@ describe('an audit of a site by its sitemap', () => {
         );
       else if (request.url === '/posts.xml')
         send('application/xml', `<urlset>${urls('/', '/shop', '/low-water', '/gone')}</urlset>`);
-      else if (request.url === '/') send('text/html', page('Sound', '<p>Hello.</p>'));
+      else if (request.url === '/')
+        send(
+          'text/html',
+          page('Sound', '<p>Hello.</p>', '<link rel="alternate" hreflang="de" href="/shop">'),
+        );
       else if (request.url === '/shop') send('text/html', page('Shop', '<p>Maps.</p>'));
       else if (request.url === '/low-water')
         send('text/html', page('Low water on the sound', `<p>${prose('low water', 20)}</p>`));
@@ -134,6 +153,10 @@ describe('an audit of a site by its sitemap', () => {
       ['/shop', 'shop', true],
     ]);
     expect([status, err]).toEqual([2, `dune-sparrow: ${address}/gone: There is no page (404).\n`]);
+    // Heads that name pages in other languages are held against those pages.
+    expect(audit?.pairs).toEqual([
+      { path: '/', title: 'Sound', fault: 'It names “Shop” as German, which is in English.' },
+    ]);
   });
   it('asks no host that is not public, unless it is allowed', async () => {
     const { status, err } = await run([`${address}/sitemap.xml`]);

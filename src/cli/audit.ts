@@ -1,9 +1,11 @@
 import { statSync } from 'node:fs';
 import {
   type Audit,
+  type AuditedPair,
   type AuditedPost,
   auditChange,
   auditCsv,
+  auditedPairs,
   auditedReport,
   auditTotals,
   figuresByPath,
@@ -16,7 +18,14 @@ import { CORE_VERSION, type Profile } from '../core/criteria/index.ts';
 import { decodeText } from '../core/draft/index.ts';
 import { Vocabulary } from '../core/language/index.ts';
 import { previewPerformance, readPerformance } from '../core/research/index.ts';
-import { pathOfPost, type SiteSettings } from '../core/site/index.ts';
+import {
+  openToReaders,
+  pathOfPost,
+  type SiteSettings,
+  type TranslatedPost,
+  translatedPost,
+  translationGround,
+} from '../core/site/index.ts';
 import { auditSitemap, isSitemap } from './audit-sitemap.ts';
 import { auditText } from './formats/audit-text.ts';
 import { bytesOf, readInput } from './input.ts';
@@ -49,7 +58,7 @@ async function folderPosts(
   profile: Profile | null,
   figures: ReadonlyMap<string, SearchFigures>,
   fail: (line: string) => void,
-): Promise<{ posts: AuditedPost[]; profile: Profile | null }> {
+): Promise<{ posts: AuditedPost[]; pairs: AuditedPair[]; profile: Profile | null }> {
   const group = await readInput(options.path, fail);
   const wishes = { ...options, keyword: null, supporting: null };
   const site: SiteSettings = {
@@ -58,6 +67,8 @@ async function folderPosts(
     profile: profile ?? group.site.profile,
   };
   const posts: AuditedPost[] = [];
+  const isOpen = openToReaders(group.files.map(({ document }) => document.fields.status));
+  const inLanguages: TranslatedPost[] = [];
   for (const scored of scoreGroup(group, options.path, wishes, { profile, study: null }, new Vocabulary())) {
     if ('problem' in scored) {
       fail(scored.problem);
@@ -65,9 +76,12 @@ async function folderPosts(
     }
     const { file } = scored;
     const { fields } = file.document;
-    posts.push(auditedReport(file.filePath ?? file.path, fields, pathOfPost(fields, site), scored, figures));
+    const id = file.filePath ?? file.path;
+    posts.push(auditedReport(id, fields, pathOfPost(fields, site), scored, figures));
+    inLanguages.push(translatedPost(id, fields, site, isOpen));
   }
-  return { posts, profile: site.profile };
+  const pairs = auditedPairs(inLanguages, translationGround(site, []));
+  return { posts, pairs, profile: site.profile };
 }
 
 /** `audit`: scores a whole site and prints what it comes to, beside an earlier audit where one is named. */
@@ -97,6 +111,7 @@ export async function auditSite(
     hasFigures: figures !== null,
     posts: found.posts,
     pages: found.pages,
+    pairs: found.pairs,
   };
   if (options.format === 'json') out(writeAuditFile(audit).trimEnd());
   else if (options.format === 'csv') out(auditCsv(audit).trimEnd());

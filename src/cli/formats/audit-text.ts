@@ -63,7 +63,7 @@ const sinceThen = ({
 
 /** An audit for people, beside an earlier one where there is one. */
 export function auditText(audit: Audit, change: AuditChange | null): string {
-  const { posts, pages, hasFigures } = audit;
+  const { posts, pages, pairs = [], hasFigures } = audit;
   const { mean, groups, faults } = auditTotals(posts);
   const unfit = pages.filter((page) => page.faults.length > 0);
   return [
@@ -99,6 +99,15 @@ export function auditText(audit: Audit, change: AuditChange | null): string {
             .map(
               ({ path, kind, faults: own }) => `  ${oneLine(path)} (${kind}): ${own.map(oneLine).join(', ')}`,
             ),
+        ]
+      : []),
+    ...(pairs.length > 0
+      ? [
+          '',
+          `Languages that do not fit (${pairs.length}):`,
+          ...pairs
+            .slice(0, NAMED)
+            .map(({ path, title, fault }) => `  ${oneLine(path)}, ${oneLine(title)}: ${oneLine(fault)}`),
         ]
       : []),
     ...(change ? sinceThen(change) : []),

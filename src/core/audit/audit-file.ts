@@ -4,9 +4,9 @@ import validate from './generated/audit-validator.js';
 const FORMAT = 'dune-sparrow-audit';
 
 /** Writes an audit as a file; {@link readAuditFile} reads it. */
-export const writeAuditFile = ({ day, at, core, rules, hasFigures, posts, pages }: Audit): string =>
+export const writeAuditFile = ({ day, at, core, rules, hasFigures, posts, pages, pairs }: Audit): string =>
   // Field by field: a row of a database holds more than an audit.
-  `${JSON.stringify({ format: FORMAT, version: 1, day, at, core, rules, hasFigures, posts, pages }, null, 1)}\n`;
+  `${JSON.stringify({ format: FORMAT, version: 1, day, at, core, rules, hasFigures, posts, pages, pairs }, null, 1)}\n`;
 
 /** Reads an audit that was exported in the application or printed by `audit --json`: all of it, or why it cannot be used. */
 export function readAuditFile(

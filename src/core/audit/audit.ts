@@ -38,6 +38,15 @@ export interface AuditedPage {
   faults: string[];
 }
 
+/** Something that keeps search from taking two of a site's pages for one in two languages. */
+export interface AuditedPair {
+  /** The page in which it is mended. */
+  path: string;
+  title: string;
+  /** What is wrong: a sentence. */
+  fault: string;
+}
+
 /** A whole site on a day. */
 export interface Audit {
   /** In the zone of the site, `2026-11-30`. */
@@ -51,6 +60,8 @@ export interface Audit {
   hasFigures: boolean;
   posts: AuditedPost[];
   pages: AuditedPage[];
+  /** What is wrong with pages in several languages; not there where nobody looked. */
+  pairs?: AuditedPair[];
 }
 
 /** Points below which nothing is told of a fault. */

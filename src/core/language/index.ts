@@ -9,6 +9,7 @@ export { hasCompounds, isPartOf } from './compounds.ts';
 export { detectLanguage, isEnglish, smallWordsOf } from './detect.ts';
 export { areVariants, baseForm, inflectionCandidates } from './inflections.ts';
 export { keywordKeys } from './keyword-keys.ts';
+export { languageName } from './language-name.ts';
 export { type LanguageRules, languageRules } from './languages/index.ts';
 export {
   MATCH_COUNTS,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { blogEntry, emptyBlog, entryProperties, postPage } from '../blog/index.ts';
-import { emptyFields, type PostFields, readMarkdown } from '../draft/index.ts';
-import { readBack } from './read-back.ts';
+import { emptyFields, type PostFields, readMarkdown, translationsIn } from '../draft/index.ts';
+import { type Expected, readBack } from './read-back.ts';
 
 const ADDRESS = 'https://saltmarsh.example/journal/ferry';
 const SITE = {
@@ -27,14 +27,19 @@ function sent(fields: Partial<PostFields> = {}, text = TEXT) {
     draft: readMarkdown(text).draft,
   };
 }
-const pageOf = (post = sent()) =>
+const pageOf = (post = sent(), isThere = (_path: string) => true) =>
   postPage(SITE, blogEntry(entryProperties('1', post), 'ferry'), {
     pixels: new Map(),
     related: [],
     authorPath: () => '/',
-    isThere: () => true,
+    isThere,
   });
-const EXPECTED = { metaTitle: 'The ferry that waits | Saltmarsh', canonical: ADDRESS };
+const EXPECTED: Expected = {
+  metaTitle: 'The ferry that waits | Saltmarsh',
+  canonical: ADDRESS,
+  language: 'en',
+  translations: [],
+};
 const faults = (html: string, post = sent(), expected = EXPECTED) =>
   readBack(html, ADDRESS, post, expected).faults.map(({ id }) => id);
 
@@ -60,6 +65,28 @@ describe('a page read back', () => {
     const html = pageOf().replace(from, to);
     expect(html).not.toBe(pageOf());
     expect(faults(html)).toEqual(found);
+  });
+  it('names its languages: those of them that readers can open, each as it is', () => {
+    const post = sent({ language: 'en', translations: ['de /faehre', 'nl https://kanaal.example/veer'] });
+    const expected = { ...EXPECTED, translations: translationsIn(post.fields.translations) };
+    const told = (html: string, of: Expected = expected) =>
+      readBack(html, ADDRESS, post, of).faults.map(({ id, text }) => `${id}: ${text}`);
+    // The blog leaves out what is not there yet: nobody expects it either.
+    const html = pageOf(post, (path) => path === '/faehre');
+    expect(told(html)).toEqual([]);
+    expect(told(html.replaceAll('hreflang="nl"', 'hreflang="nb"'))).toEqual([
+      'languages: The page does not name the same in Dutch (https://kanaal.example/veer): search takes the two for posts of their own.',
+    ]);
+    const without = pageOf(post, () => false);
+    expect(told(without).map((text) => text.slice(0, 60))).toEqual([
+      'languages: The page does not name the same in German (/faehr',
+    ]);
+    expect(told(without, { ...expected, translations: [] })).toEqual([]);
+    expect(told(html.replace('lang="en"', 'lang="de-AT"'))[0]).toContain(
+      'The page says that it is in Austrian German; the post is in English.',
+    );
+    expect(told(html.replace('lang="en"', 'lang="en-GB"'))).toEqual([]);
+    expect(told(html.replace('lang="en"', 'lang="constructor"')).length).toBe(1);
   });
   it('has its lists of links counted, as they would not be on somebody else’s page', () => {
     const links = ['a', 'b', 'c', 'd'].map((name) => `- [Page ${name}](https://${name}.example/)`).join('\n');

@@ -1,5 +1,14 @@
-import { type Block, type Draft, type PostDocument, readArticle, readHtml } from '../draft/index.ts';
-import { sentenceBreaks } from '../language/index.ts';
+import {
+  type Block,
+  type Draft,
+  type PostDocument,
+  type PostFields,
+  readArticle,
+  readHtml,
+  type Translation,
+  translationsIn,
+} from '../draft/index.ts';
+import { languageName, sentenceBreaks } from '../language/index.ts';
 
 /** Something in which a page differs from the post that was sent. */
 export interface ReadBackFault {
@@ -9,6 +18,8 @@ export interface ReadBackFault {
     | 'description'
     | 'canonical'
     | 'robots'
+    | 'language'
+    | 'languages'
     | 'words'
     | 'pictures'
     | 'alt'
@@ -31,6 +42,10 @@ export interface Expected {
   metaTitle: string;
   /** Its own address, or the one that search shall take. */
   canonical: string;
+  /** The language of the post or its site; empty: nobody said. */
+  language: string;
+  /** Pages in other languages that readers can open: those that the page should name. */
+  translations: readonly Translation[];
 }
 
 const ARTICLE_DATA = /"@type"\s*:\s*(?:\[[^\]]*)?"(?:\w*Article|BlogPosting)"/;
@@ -67,6 +82,34 @@ function sameAddress(href: string, base: string): string {
   } catch {
     return href;
   }
+}
+
+/** Whether a page says another language than the post is in; a variety of it is no other. */
+const isInAnother = (page: string, own: string): boolean =>
+  page !== '' && own !== '' && page.split('-')[0].toLowerCase() !== own.split('-')[0].toLowerCase();
+
+/** Languages that a page says wrong, or does not name: search then takes each for a post of its own. */
+function languageFaults(page: PostFields, expected: Expected, address: string): ReadBackFault[] {
+  const faults: ReadBackFault[] = [];
+  if (isInAnother(page.language, expected.language))
+    faults.push({
+      id: 'language',
+      text: `The page says that it is in ${languageName(page.language)}; the post is in ${languageName(expected.language)}. Look into the settings of the blog.`,
+    });
+  const named = new Set(
+    translationsIn(page.translations).map(
+      (one) => `${one.language.toLowerCase()} ${sameAddress(one.address, address)}`,
+    ),
+  );
+  const lost = expected.translations.filter(
+    (one) => !named.has(`${one.language.toLowerCase()} ${sameAddress(one.address, address)}`),
+  );
+  if (lost.length > 0)
+    faults.push({
+      id: 'languages',
+      text: `The page does not name the same in ${lost.map(({ language, address: at }) => `${languageName(language)} (${shortened(at)})`).join(', ')}: search takes the two for posts of their own.`,
+    });
+  return faults;
 }
 
 function headFaults(
@@ -165,6 +208,7 @@ export function readBack(html: string, address: string, sent: PostDocument, expe
     document,
     faults: [
       ...headFaults(document, sent, expected, html),
+      ...languageFaults(whole.fields, expected, address),
       ...bodyFaults({ fields: document.fields, draft: whole.draft }, sent, address),
     ],
   };

@@ -1,9 +1,16 @@
 import { DraftReadings } from '../../core/criteria/index.ts';
-import type { PostDocument } from '../../core/draft/index.ts';
+import { type PostDocument, type Translation, translationsIn } from '../../core/draft/index.ts';
 import { effectiveMetaTitle } from '../../core/listing/index.ts';
 import { type ReadBackFault, readBack } from '../../core/release/index.ts';
 import { scorePost } from '../../core/scoring/index.ts';
-import { indexedPost } from '../../core/site/index.ts';
+import {
+  indexedPost,
+  openToReaders,
+  pathOfPost,
+  type SiteSettings,
+  translationGround,
+} from '../../core/site/index.ts';
+import { postsOf } from '../data/posts.ts';
 import { readScene } from '../data/read-scene.ts';
 import { sceneOf } from '../data/scene.ts';
 
@@ -14,6 +21,24 @@ export interface ReadBackAccount {
   /** The same of what was sent. */
   sent: number;
   faults: ReadBackFault[];
+}
+
+/** The pages in other languages that readers can open: a blog need not name what is not there yet. */
+async function openTranslations(
+  siteId: string,
+  translations: readonly string[],
+  site: SiteSettings,
+): Promise<Translation[]> {
+  const posts = await postsOf(siteId);
+  const isOpen = openToReaders(posts.map(({ fields }) => fields.status));
+  const { pathOf } = translationGround(site, []);
+  const waiting = new Set(
+    posts.filter(({ fields }) => !isOpen(fields.status)).map(({ fields }) => pathOfPost(fields, site)),
+  );
+  return translationsIn(translations).filter(({ address }) => {
+    const path = pathOf(address);
+    return path === null || !waiting.has(path);
+  });
 }
 
 /**
@@ -32,6 +57,8 @@ export async function readPageBack(
   const expected = {
     metaTitle: effectiveMetaTitle(fields.metaTitle, fields.title, data.site.titlePattern, data.site.name),
     canonical: fields.canonical || page.address,
+    language: fields.language || data.site.language,
+    translations: await openTranslations(siteId, fields.translations, data.site),
   };
   const { document, faults } = readBack(page.html, page.address, sent, expected);
   const scene = sceneOf(data);

@@ -1,6 +1,7 @@
 /**
  * Posts in several languages: whether each names the others, both ways.
  */
+export { translationFaultInWords } from './fault-words.ts';
 export { translatedPost, translationGround } from './translated-post.ts';
 export {
   mendedTranslations,

@@ -94,6 +94,8 @@ export function translationFaults(
         continue;
       }
       const { language, address } = read;
+      // Pages name themselves among their languages, and may say more of their own than they declare: `en-GB` on one in `en`.
+      if (post.path !== null && pathOf(address) === post.path && fits(language, post.language)) continue;
       if (sameTag(language, post.language)) fault('own-language', null);
       else if (languages.has(language.toLowerCase())) fault('twice', null);
       languages.add(language.toLowerCase());

@@ -1,6 +1,7 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { translationIn } from '../../../../core/draft/index.ts';
+import { languageName } from '../../../../core/language/index.ts';
 import { translatedPost, translationGround } from '../../../../core/site/index.ts';
 import { postsOf } from '../../../data/posts.ts';
 import { attempt } from '../../../state/attempt.ts';
@@ -11,7 +12,6 @@ import { useLiveQuery } from '../../../state/use-live-query.ts';
 import { AddForm } from '../../../ui/add-form.tsx';
 import { ChoiceField } from '../../../ui/field.tsx';
 import { IconButton } from '../../../ui/icon-button.tsx';
-import { languageName } from '../../../ui/language-name.ts';
 import { WordLink } from '../../../ui/word-link.tsx';
 import { usePost } from '../frame/post-context.ts';
 

@@ -1,46 +1,14 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { translationIn } from '../../../../core/draft/index.ts';
-import type { TranslationFault } from '../../../../core/site/index.ts';
+import { type TranslationFault, translationFaultInWords } from '../../../../core/site/index.ts';
 import { attempt } from '../../../state/attempt.ts';
 import { mendTranslations } from '../../../state/site/mend-translations.ts';
 import { offerUndo } from '../../../state/undo.ts';
 import { Button } from '../../../ui/button.tsx';
 import { None } from '../../../ui/empty.tsx';
 import { counted } from '../../../ui/figures.ts';
-import { languageName } from '../../../ui/language-name.ts';
 import type { Upkeep } from '../../../workers/site-upkeep.ts';
 import { PostLink } from './post-link.tsx';
-
-/** What is wrong, said of the post that it is mended in. */
-function said({ kind, item, otherId, mend }: TranslationFault, titleOf: (id: string) => string): string {
-  const other = otherId === null ? 'it' : `“${titleOf(otherId)}”`;
-  const named = languageName(translationIn(item)?.language ?? '');
-  switch (kind) {
-    case 'unreadable':
-      return `“${item}” is no language and address, such as “de /tasche”.`;
-    case 'own-language':
-      return `“${item}” says the language that the post itself is in.`;
-    case 'twice':
-      return `It names a second page in ${named}: “${item}”.`;
-    case 'unknown':
-      return `“${item}” leads to no other post of the site.`;
-    case 'moved':
-      return `“${item}” is an address of before: ${other} stands at ${mend?.address}.`;
-    case 'unpublished':
-      return `It names ${other}, which readers cannot open yet.`;
-    case 'hidden':
-      return `It and ${other} name each other, and search is asked to pass over one of them.`;
-    case 'other-language':
-      return `It names ${other} as ${named}, which is in ${languageName(mend?.language ?? '')}.`;
-    case 'names-another':
-      return `${other} names it; it names another page in ${named}: “${item}”.`;
-    case 'not-back':
-      return `${other} names it as the same in another language, and is not named back.`;
-    case 'not-among':
-      return `${other} is the same in ${languageName(mend?.language ?? '')}, by a third post, and is not named.`;
-  }
-}
 
 /** Posts in several languages that do not name each other both ways. */
 export function LanguageList({ found, onMended }: { found: Upkeep; onMended: () => void }) {
@@ -92,7 +60,7 @@ export function LanguageList({ found, onMended }: { found: Upkeep; onMended: () 
             <span className="min-w-0 flex-1 break-words">
               <PostLink id={fault.postId} found={found} />
               <span className="block text-[13px] text-soft">
-                {said(fault, (id) => found.posts.get(id)?.title ?? id)}
+                {translationFaultInWords(fault, (id) => found.posts.get(id)?.title ?? id)}
               </span>
             </span>
             {fault.mend && (
