@@ -1,5 +1,4 @@
 import { readFileSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
 import { DraftReadings } from '../src/core/criteria/index.ts';
 import { type PostDocument, readPostFile } from '../src/core/draft/index.ts';
 import { Vocabulary } from '../src/core/language/index.ts';
@@ -7,6 +6,7 @@ import { emptyScene, type Scene, scorePost } from '../src/core/scoring/index.ts'
 import { indexedPost, SiteIndex, type SiteSettings, unknownSite } from '../src/core/site/index.ts';
 import { demoBundle } from '../src/demo/bundle.ts';
 import { DEGRADATIONS } from './degrade.ts';
+import { place } from './place.ts';
 
 /**
  * Documentation that comes with the packages of this machine, each with the keyword that an editor would give it. They are
@@ -25,7 +25,7 @@ const REAL: readonly { path: string; keyword: string; licence: string }[] = [
   { path: 'asap/README.md', keyword: 'asap task', licence: 'MIT' },
 ];
 const PACKAGES = 'node_modules';
-const DEMO = fileURLToPath(new URL('../src/demo/', import.meta.url));
+const DEMO = place('src/demo/');
 /** The year of the demo's scenario. */
 const YEAR = 2026;
 

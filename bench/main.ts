@@ -86,10 +86,33 @@ function median(task: (run: number) => void, runs = 9, warmUp = 3): number {
 const textOf = ({ blocks }: Draft) => blocks.map((block) => block.text).join('\n');
 let kept = 0;
 /** The least that any analysis in JavaScript has to do. */
-const floorOf = (text: string) =>
-  median(() => {
-    kept += (text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).length;
-  }, 15);
+const pass = (text: string) => {
+  kept += (text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? []).length;
+};
+const floorOf = (text: string) => median(() => pass(text), 15);
+const timeOf = (task: () => void): number => {
+  const start = performance.now();
+  task();
+  return performance.now() - start;
+};
+
+/**
+ * A task over the floor of a text, the median of its runs after warm-up: each is held against the passes before and after it, since a
+ * machine that does other things as well is faster at one moment than at the next.
+ */
+function overFloor(task: (run: number) => void, text: string, runs = 9, warmUp = 3): number {
+  for (let run = 0; run < warmUp; run++) task(-1 - run);
+  floorOf(text);
+  let before = timeOf(() => pass(text));
+  const ratios = Array.from({ length: runs }, (_, run) => {
+    const own = timeOf(() => task(run));
+    const after = timeOf(() => pass(text));
+    const ratio = own / ((before + after) / 2);
+    before = after;
+    return ratio;
+  });
+  return ratios.sort((a, b) => a - b)[Math.floor(runs / 2)];
+}
 
 const supporting = termsOf(200, 7);
 const fields = {
@@ -134,22 +157,23 @@ const report = (document: PostDocument, readings: DraftReadings) => {
   kept += scorePost(document, post, scene, readings).report.score;
 };
 
-function rescore(words: number): { time: number; floor: number } {
+/** One block of a draft changed and all of it scored anew: over the floor, and in milliseconds. */
+function rescore(words: number): { ratio: () => number; time: () => number } {
   const document = documentOf(words, words);
   const readings = new DraftReadings();
   report(document, readings);
   const { blocks } = document.draft;
   const at = blocks.findIndex((block, index) => index > blocks.length / 2 && block.kind === 'paragraph');
-  const time = median(
-    (run) => {
-      const changed = { ...blocks[at], text: `${blocks[at].text} Then we rode on ${run + 50}.` };
-      report({ fields, draft: { version: 1, blocks: blocks.with(at, changed) } }, readings);
-    },
-    101,
-    // An engine compiles what runs often; a writer's keystrokes run often.
-    300,
-  );
-  return { time, floor: floorOf(textOf(document.draft)) };
+  const keystroke = (run: number) => {
+    const changed = { ...blocks[at], text: `${blocks[at].text} Then we rode on ${run + 1050}.` };
+    report({ fields, draft: { version: 1, blocks: blocks.with(at, changed) } }, readings);
+  };
+  // An engine compiles what runs often; a writer's keystrokes run often.
+  const [runs, warmUp] = [101, 1000];
+  return {
+    ratio: () => overFloor(keystroke, textOf(document.draft), runs, warmUp),
+    time: () => median(keystroke, runs, warmUp),
+  };
 }
 
 /** Twenty parsed pages of 1,500 to 4,000 words, with headings. */
@@ -216,18 +240,16 @@ const textOfPages = (pages: readonly StudyPage[]) =>
 type Figure = Omit<Row, 'ok' | 'name'>;
 const rows: Record<string, () => Figure | Promise<Figure>> = {
   'rescore-5k': () => {
-    const { time, floor } = rescore(5000);
-    return { value: time / floor, unit: 'of the floor', bar: 0.4 };
+    return { value: rescore(5000).ratio(), unit: 'of the floor', bar: 0.4 };
   },
   'rescore-50k': () => {
-    const { time, floor } = rescore(50_000);
-    return { value: time / floor, unit: 'of the floor', bar: 0.1 };
+    return { value: rescore(50_000).ratio(), unit: 'of the floor', bar: 0.1 };
   },
   'rescore-growth': () => {
     // Both before and after, so that neither is measured by a colder engine.
-    const small = [rescore(5000).time];
-    const large = rescore(50_000).time;
-    small.push(rescore(5000).time);
+    const small = [rescore(5000).time()];
+    const large = rescore(50_000).time();
+    small.push(rescore(5000).time());
     return { value: large / ((small[0] + small[1]) / 2), unit: 'times', bar: 2.5 };
   },
   'report-5k-cold': () => {
@@ -250,20 +272,21 @@ const rows: Record<string, () => Figure | Promise<Figure>> = {
     const document = documentOf(50_000, 4);
     const vocabulary = new Vocabulary();
     report(document, new DraftReadings(vocabulary));
-    const own = median(() => report(document, new DraftReadings(vocabulary)), 7);
-    return { value: own / floorOf(textOf(document.draft)), unit: 'of the floor', bar: 8 };
+    const value = overFloor(() => report(document, new DraftReadings(vocabulary)), textOf(document.draft), 7);
+    return { value, unit: 'of the floor', bar: 8 };
   },
   'site-1000': () => {
     const documents = shortPosts(1000);
     const text = documents.map((one) => textOf(one.draft)).join('\n');
-    const own = median(
+    const value = overFloor(
       () => {
         for (const { report } of scoredSite(documents)) kept += report.score;
       },
+      text,
       7,
       1,
     );
-    return { value: own / floorOf(text), unit: 'of the floor', bar: 10 };
+    return { value, unit: 'of the floor', bar: 10 };
   },
   'site-audit-2000': () => {
     const documents = shortPosts(2000);
@@ -285,29 +308,34 @@ const rows: Record<string, () => Figure | Promise<Figure>> = {
       return { day: '2026-11-30', at: '', core: 1, rules: '', hasFigures: true, posts, pages: [] };
     };
     const before = audited();
-    const own = median(
+    const value = overFloor(
       () => {
         const audit = audited();
         kept += auditTotals(audit.posts).posts + auditChange(before, audit).rose.length;
         kept += byPromise(audit.posts).length;
       },
+      text,
       7,
       1,
     );
-    return { value: own / floorOf(text), unit: 'of the floor', bar: 12 };
+    return { value, unit: 'of the floor', bar: 12 };
   },
   'study-20': () => {
     const pages = studyPages();
-    const own = median(() => studied(pages), 7);
-    return { value: own / floorOf(textOfPages(pages)), unit: 'of the floor', bar: 40 };
+    const value = overFloor(() => studied(pages), textOfPages(pages), 7);
+    return { value, unit: 'of the floor', bar: 40 };
   },
   'restudy-20': () => {
     const pages = studyPages();
     const book = studied(pages);
-    const own = median((run) => {
-      kept += book.study(new Set([pages[(run + 20) % 20].address])).terms.length;
-    }, 15);
-    return { value: own / floorOf(textOfPages(pages)), unit: 'of the floor', bar: 3 };
+    const value = overFloor(
+      (run) => {
+        kept += book.study(new Set([pages[(run + 20) % 20].address])).terms.length;
+      },
+      textOfPages(pages),
+      15,
+    );
+    return { value, unit: 'of the floor', bar: 3 };
   },
   'outline-propose': () => {
     const pages = studyPages();

@@ -1,6 +1,6 @@
-import { fileURLToPath } from 'node:url';
 import { chromium, type Page } from '@playwright/test';
 import { build } from 'vite';
+import { place } from './place.ts';
 
 const RUNS = 7;
 /** Bytes that the picture is to weigh at most. */
@@ -14,7 +14,7 @@ async function script(): Promise<string> {
     build: {
       write: false,
       lib: {
-        entry: fileURLToPath(new URL('../src/web/workers/picture-canvas.ts', import.meta.url)),
+        entry: place('src/web/workers/picture-canvas.ts'),
         formats: ['iife'],
         name: 'drawing',
       },

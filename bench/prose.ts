@@ -1,5 +1,5 @@
-import { fileURLToPath } from 'node:url';
 import { demoBundle } from '../src/demo/bundle.ts';
+import { place } from './place.ts';
 
 /** A seeded random number in 0..1 (mulberry32). */
 export function seeded(seed: number): () => number {
@@ -12,7 +12,7 @@ export function seeded(seed: number): () => number {
   };
 }
 
-const sentences: string[] = demoBundle(fileURLToPath(new URL('../src/demo/', import.meta.url)))
+const sentences: string[] = demoBundle(place('src/demo/'))
   .posts.flatMap(({ draft }) => draft.blocks.filter((block) => block.kind === 'paragraph'))
   .flatMap((block) => block.text.split(/(?<=[.!?])\s+/))
   .filter((sentence) => sentence.split(' ').length > 4);

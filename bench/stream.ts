@@ -2,9 +2,9 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { type CDPSession, chromium, type Page } from '@playwright/test';
 import { playEndpoint } from '../src/server/text-service/played-endpoint.test-data.ts';
+import { place } from './place.ts';
 import { proseOf } from './prose.ts';
 
 const RUNS = 7;
@@ -21,7 +21,7 @@ const TEXT = Array.from({ length: 10 }, () =>
 /** Starts the application and waits until it answers. */
 async function application(folder: string): Promise<ChildProcess> {
   const process_ = spawn('node', ['scripts/run.mjs', '--demo'], {
-    cwd: fileURLToPath(new URL('../', import.meta.url)),
+    cwd: place(''),
     env: { ...process.env, PORT: String(PORT), DATA_DIR: folder },
     stdio: 'ignore',
   });

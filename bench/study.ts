@@ -1,6 +1,5 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { defaultProfile } from '../src/core/criteria/index.ts';
 import { documentOfPage, pageProblem, readPageFiles } from '../src/core/formats/index.ts';
 import { Vocabulary, WordBases } from '../src/core/language/index.ts';
@@ -8,6 +7,7 @@ import { outlineCoverage, outlineGaps, proposeOutlines } from '../src/core/outli
 import { type Asked, type PageReading, readStudyPage, StudyBook } from '../src/core/study/index.ts';
 import { World } from '../src/server/market/world.ts';
 import { buildWorld } from '../src/server/market/world-data.ts';
+import { place } from './place.ts';
 
 /** What a person who knows the subject wrote down about a set of pages. */
 interface StudyList {
@@ -40,8 +40,8 @@ interface StudySet {
   book: StudyBook;
 }
 
-const LISTS = fileURLToPath(new URL('./study-lists/', import.meta.url));
-const WORLD = fileURLToPath(new URL('../src/server/market/world', import.meta.url));
+const LISTS = place('bench/study-lists/');
+const WORLD = place('src/server/market/world');
 const FIRST_TERMS = 25;
 
 const listOf = (name: string): StudyList => JSON.parse(readFileSync(join(LISTS, `${name}.json`), 'utf8'));

@@ -76,7 +76,7 @@ export function scoreDraft(facts: DraftFacts, context: Context & { profile: Prof
         evidence: [],
       };
     const { measured, advice, evidence } = found;
-    const own = weights[at] * scale * (isHeldBack(criterion) ? balance.left : 1);
+    const own = weights[at] * scale * (HELD_BACK[at] ? balance.left : 1);
     const points = own * clamped(found.share);
     const available = own + balance.lost * balance.held[at];
     if (!Number.isFinite(points) || !Number.isFinite(available))
@@ -99,8 +99,9 @@ export function scoreDraft(facts: DraftFacts, context: Context & { profile: Prof
   });
   const groups = GROUPS.map((id): GroupResult => ({ id, points: 0, available: 0 }));
   let score = 0;
-  for (const { group, points, available } of criteria) {
-    const own = groups[GROUPS.indexOf(group)];
+  for (let at = 0; at < criteria.length; at++) {
+    const { points, available } = criteria[at];
+    const own = groups[GROUP_PLACES[at]];
     own.points += points;
     own.available += available;
     score += points;
@@ -145,8 +146,12 @@ const clamped = (share: number) => Math.min(1, Math.max(0, share));
 const HOLDING = CRITERIA.flatMap((criterion: Criterion, at) => (criterion.holdsBack ? [at] : []));
 
 /** What substance can take from: all but those of its own criteria that take. */
-const isHeldBack = (criterion: Criterion): boolean =>
-  criterion.group !== 'substance' || criterion.holdsBack === undefined;
+const HELD_BACK = CRITERIA.map(
+  ({ group, holdsBack }: Criterion): boolean => group !== 'substance' || holdsBack === undefined,
+);
+
+/** The place of each criterion's group. */
+const GROUP_PLACES = CRITERIA.map(({ group }: Criterion) => GROUPS.indexOf(group));
 
 /** What substance takes from everything else. */
 interface Balance {
@@ -174,7 +179,7 @@ function balanceOf(
   let reasons = 0;
   let others = 0;
   for (let at = 0; at < CRITERIA.length; at++)
-    if (measures[at] !== null && isHeldBack(CRITERIA[at])) others += weights[at];
+    if (measures[at] !== null && HELD_BACK[at]) others += weights[at];
   for (const at of HOLDING) {
     const found = measures[at];
     if (found === null) continue;

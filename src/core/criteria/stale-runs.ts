@@ -99,7 +99,8 @@ function namesOf({ readings, reader }: DraftFacts): Names {
   const { vocabulary, bases } = reader;
   let names = texts.get(reader);
   if (names?.readings.length !== readings.length) {
-    names = { readings: [], first: new Int32Array(4096), blocks: new Int32Array(4096), fresh: [] };
+    const size = Math.max(4096, vocabulary.size);
+    names = { readings: [], first: new Int32Array(size), blocks: new Int32Array(size), fresh: [] };
     texts.set(reader, names);
   }
   const changed: number[] = [];

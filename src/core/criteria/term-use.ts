@@ -25,10 +25,12 @@ export function termBand(
   term: Pick<StudyTerm, 'lower' | 'upper'>,
   words: number,
 ): { from: number; to: number } {
-  const uses = (rate: number) => (Math.min(rate, READERS_STAND) * words) / 1000;
-  const from = Math.max(1, Math.floor(uses(term.lower)));
-  return { from, to: Math.max(from, Math.ceil(uses(term.upper))) };
+  const from = Math.max(1, Math.floor(usesAt(term.lower, words)));
+  return { from, to: Math.max(from, Math.ceil(usesAt(term.upper, words))) };
 }
+
+/** Uses in a text of so many words by a rate per 1,000. */
+const usesAt = (rate: number, words: number): number => (Math.min(rate, READERS_STAND) * words) / 1000;
 
 /** How far a term's uses are what they should be: 1 within its band and up to twice its upper end. */
 const shareOf = (uses: number, from: number, to: number): number =>

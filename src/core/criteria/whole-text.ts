@@ -115,10 +115,9 @@ export class WholeText {
         const places: number[] = [];
         const wanted = stems.map((stem) => this.numbers.get(stem) ?? -1);
         let from = 0;
-        for (const { members, sentences: size, counts, heading } of current) {
-          const has = (number: number) => counts.has(number) || heading.includes(number);
-          if (size >= least && !wanted.some(has)) places.push(from);
-          from += members.length;
+        for (const section of current) {
+          if (section.sentences >= least && !holdsAny(section, wanted)) places.push(from);
+          from += section.members.length;
         }
         return places;
       },
@@ -136,21 +135,21 @@ export class WholeText {
       from = to;
     }
     const before = this.current;
-    const startOf = (section: number) => (section === 0 ? 0 : ends[section - 1]);
-    const isSame = (section: Section, at: number) =>
-      sameMembers(section.members, readings, startOf(at), ends[at]);
     const shared = Math.min(before.length, ends.length);
     let head = 0;
-    while (head < shared && isSame(before[head], head)) head += 1;
+    while (head < shared && isSection(before[head], readings, ends, head)) head += 1;
     let tail = 0;
-    while (tail < shared - head && isSame(before[before.length - 1 - tail], ends.length - 1 - tail))
+    while (
+      tail < shared - head &&
+      isSection(before[before.length - 1 - tail], readings, ends, ends.length - 1 - tail)
+    )
       tail += 1;
     const gone = before.slice(head, before.length - tail);
     const fresh: Section[] = [];
     for (let at = head; at < ends.length - tail; at++) {
       // A section that was written in keeps what it shares with itself.
       const kept = gone.length === ends.length - tail - head ? gone[at - head] : emptySection();
-      this.become(kept, readings.slice(startOf(at), ends[at]));
+      this.become(kept, readings.slice(at === 0 ? 0 : ends[at - 1], ends[at]));
       fresh.push(kept);
     }
     if (gone.length !== fresh.length) for (const section of gone) this.become(section, []);
@@ -354,6 +353,12 @@ class Chance {
   }
 }
 
+/** Whether any of some words stands in a section or in its heading. */
+function holdsAny({ counts, heading }: Section, numbers: readonly number[]): boolean {
+  for (const number of numbers) if (counts.has(number) || heading.includes(number)) return true;
+  return false;
+}
+
 const emptySection = (): Section => ({
   members: [],
   sentences: 0,
@@ -362,12 +367,14 @@ const emptySection = (): Section => ({
   heading: [],
 });
 
-function sameMembers(
-  members: readonly BlockReading[],
+/** Whether a section of the last draft is one of this: the one at a place among those that end at `ends`. */
+function isSection(
+  { members }: Section,
   readings: readonly BlockReading[],
-  from: number,
-  to: number,
+  ends: readonly number[],
+  place: number,
 ): boolean {
+  const [from, to] = [place === 0 ? 0 : ends[place - 1], ends[place]];
   if (members.length !== to - from) return false;
   for (let at = from; at < to; at++) if (members[at - from] !== readings[at]) return false;
   return true;

@@ -51,6 +51,8 @@ interface Role {
   tail: string | null;
 }
 
+const NONE: readonly never[] = [];
+
 /** Letters of a word that may be looked for in two parts. */
 const LONGEST_OPENED = 40;
 
@@ -65,7 +67,9 @@ export class PhraseMatcher {
   private readonly bySlot = new Map<string, { phrase: number; slot: number }[]>();
   private readonly byClosed = new Map<string, { phrase: number; from: number; to: number }[]>();
   private readonly byHead = new Map<string, { phrase: number; slot: number; tail: string }[]>();
-  private readonly roles: (Role[] | null | undefined)[] = [];
+  /** By the number of a word: 0 not looked at yet, 1 stands for nothing, 2 has roles. A list by number would have more holes than words. */
+  private looked = new Uint8Array(0);
+  private readonly roles = new Map<number, Role[]>();
   private readonly masks: Int32Array;
   private readonly found: Occurrence[][];
   private readonly literals: { phrase: number; text: string }[] = [];
@@ -111,14 +115,20 @@ export class PhraseMatcher {
   }
 
   private rolesOf(id: number): Role[] | null {
-    const known = this.roles[id];
-    if (known !== undefined) return known;
+    const known = this.looked[id];
+    if (known === 1) return null;
+    if (known === 2) return this.roles.get(id)!;
+    if (id >= this.looked.length) {
+      const more = new Uint8Array(Math.max(id + 1, this.vocabulary.size));
+      more.set(this.looked);
+      this.looked = more;
+    }
     const form = this.vocabulary.form(id);
     const normal = this.matching.normal(this.vocabulary, id);
     const candidates = this.matching.candidates(this.vocabulary, id);
     const roles: Role[] = [];
     for (const candidate of candidates) {
-      for (const { phrase, slot: at } of this.bySlot.get(candidate) ?? []) {
+      for (const { phrase, slot: at } of this.bySlot.get(candidate) ?? NONE) {
         const slot = this.phrases[phrase]!.slots[at];
         if (hasRole(roles, phrase, at)) continue;
         if (
@@ -135,16 +145,20 @@ export class PhraseMatcher {
           tail: null,
         });
       }
-      for (const { phrase, from, to } of this.byClosed.get(candidate) ?? []) {
+      for (const { phrase, from, to } of this.byClosed.get(candidate) ?? NONE) {
         roles.push({ phrase, from, to, quality: candidate === normal ? 1 : 2, tail: null });
       }
     }
-    for (const { phrase, slot, tail } of this.byHead.get(normal) ?? []) {
+    for (const { phrase, slot, tail } of this.byHead.get(normal) ?? NONE) {
       roles.push({ phrase, from: slot, to: slot, quality: 1, tail });
     }
-    const result = roles.length ? roles : null;
-    this.roles[id] = result;
-    return result;
+    if (roles.length === 0) {
+      this.looked[id] = 1;
+      return null;
+    }
+    this.looked[id] = 2;
+    this.roles.set(id, roles);
+    return roles;
   }
 
   /** All matches in a text, by phrase, then place; matches of one phrase never overlap, the better kind wins. */

@@ -50,19 +50,30 @@ const PLAIN: Matching = {
 
 function matchingBy(rules: LanguageRules): Matching {
   // A word's forms do not change: they are worked out once for each vocabulary.
-  const known = new WeakMap<Vocabulary, { normals: string[]; candidates: string[][] }>();
+  const known = new WeakMap<
+    Vocabulary,
+    { normals: (string | undefined)[]; candidates: (string[] | undefined)[] }
+  >();
   const of = (vocabulary: Vocabulary) => {
     let own = known.get(vocabulary);
     if (!own) {
       own = { normals: [], candidates: [] };
       known.set(vocabulary, own);
     }
+    // Lists without holes are read fastest.
+    while (own.normals.length < vocabulary.size) {
+      own.normals.push(undefined);
+      own.candidates.push(undefined);
+    }
     return own;
   };
   const normal = (vocabulary: Vocabulary, id: number): string => {
     const { normals } = of(vocabulary);
-    normals[id] ??= normalForm(withoutElision(vocabulary.form(id), rules.code));
-    return normals[id];
+    const seen = normals[id];
+    if (seen !== undefined) return seen;
+    const fresh = normalForm(withoutElision(vocabulary.form(id), rules.code));
+    normals[id] = fresh;
+    return fresh;
   };
   return {
     code: rules.code,
@@ -73,8 +84,11 @@ function matchingBy(rules: LanguageRules): Matching {
     normal,
     candidates: (vocabulary, id) => {
       const { candidates } = of(vocabulary);
-      candidates[id] ??= stemsOfForm(normal(vocabulary, id), rules);
-      return candidates[id];
+      const seen = candidates[id];
+      if (seen !== undefined) return seen;
+      const fresh = stemsOfForm(normal(vocabulary, id), rules);
+      candidates[id] = fresh;
+      return fresh;
     },
     areVariants: (a, aCandidates, b, bCandidates) => a === b || sharesStem(aCandidates, bCandidates),
   };

@@ -31,6 +31,10 @@ export class Vocabulary {
     if (id === undefined) {
       id = this.forms.length;
       this.forms.push(form);
+      // Lists without holes are read fastest.
+      this.normals.push(undefined);
+      this.candidateLists.push(undefined);
+      this.syntaxClasses.push(undefined);
       this.syllableCounts.push(0);
       this.functionFlags.push(isFunctionWord(form));
       this.byForm.set(form, id);

@@ -39,10 +39,12 @@ export function postPath(
 ): string | null {
   const day = DAY.exec(date);
   if (slug === '' || (saysDay(addressPattern) && !day)) return null;
-  const own = categoryNamed(categories, category);
+  // Most patterns say none: what a name makes of itself is not had for nothing.
+  const named = saysCategory(addressPattern) ? category : '';
+  const own = named === '' ? undefined : categoryNamed(categories, named);
   const said: Record<(typeof PLACES)[number], string> = {
     slug,
-    category: own ? categoryTrail(categories, own.slug) : slugOf(category),
+    category: own ? categoryTrail(categories, own.slug) : named && slugOf(named),
     year: day?.[1] ?? '',
     month: day?.[2] ?? '',
     day: day?.[3] ?? '',

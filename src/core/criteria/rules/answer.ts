@@ -1,4 +1,12 @@
-import { hasCompounds, isPartOf, matchingOf, plainWords, type Vocabulary } from '../../language/index.ts';
+import {
+  hasCompounds,
+  isPartOf,
+  type Matching,
+  matchingOf,
+  plainWords,
+  type Tokens,
+  type Vocabulary,
+} from '../../language/index.ts';
 import type { BlockReading } from '../block-reader.ts';
 import { sentenceSpans } from '../block-sentences.ts';
 import { criterion, type Evidence } from '../criterion.ts';
@@ -46,7 +54,7 @@ function answerIn(
   form: AnswerForm,
   words: AnswerWords,
 ): Passage | null {
-  let names: Names | null = null;
+  let names: KeywordNames | null = null;
   let before = 0;
   let orders = 0;
   for (let index = 0; index < readings.length; index++) {
@@ -55,7 +63,7 @@ function answerIn(
     // A reading belongs to one keyword: what it answers is looked up once.
     let found = known.get(reading);
     if (!found) {
-      names ??= namesOf(keyword, language, reader.vocabulary);
+      names ??= new KeywordNames(keyword, language, reader.vocabulary);
       found = answersIn(reading, form, names, words);
       known.set(reading, found);
     }
@@ -69,42 +77,97 @@ function answerIn(
   return null;
 }
 
-/** Whether a text names so large a part of the keyword's words. */
-type Names = (text: string, least: number) => boolean;
-
 /** A stem without its mark. */
 const bare = (form: string) => form.replace('~', '');
 
-function namesOf(keyword: string, language: string, vocabulary: Vocabulary): Names {
-  const matching = matchingOf(language);
-  const compounds = hasCompounds(matching.code);
-  const read = (word: string) => {
-    const id = vocabulary.idOf(word);
-    return { word: matching.normal(vocabulary, id), forms: matching.candidates(vocabulary, id) };
-  };
-  const wanted = plainWords(keyword)
-    .filter((word) => !matching.isFunction(word))
-    .map(read);
-  return (text, least) => {
-    const own = plainWords(text).map(read);
-    const held = wanted.filter(({ word, forms }) =>
-      own.some(
-        (other) =>
+/** Words of a keyword that are told apart: one bit each. */
+const MOST_WORDS = 31;
+
+/** Which words of the keyword the words of a text are, each looked up once. */
+class KeywordNames {
+  private readonly wanted: { word: string; forms: string[] }[];
+  private readonly matching: Matching;
+  /** By the number of a word: a bit for each of the keyword's that it is. */
+  private readonly bits = new Map<number, number>();
+
+  constructor(
+    keyword: string,
+    language: string,
+    private readonly vocabulary: Vocabulary,
+  ) {
+    this.matching = matchingOf(language);
+    this.wanted = plainWords(keyword)
+      .filter((word) => !this.matching.isFunction(word))
+      .slice(0, MOST_WORDS)
+      .map((word) => this.read(vocabulary.idOf(word)));
+  }
+
+  private read(id: number): { word: string; forms: string[] } {
+    return {
+      word: this.matching.normal(this.vocabulary, id),
+      forms: this.matching.candidates(this.vocabulary, id),
+    };
+  }
+
+  private bitsOf(id: number): number {
+    let bits = this.bits.get(id);
+    if (bits === undefined) {
+      bits = 0;
+      const other = this.read(id);
+      const compounds = hasCompounds(this.matching.code);
+      this.wanted.forEach(({ word, forms }, at) => {
+        const isIt =
           other.word === word ||
-          matching.areVariants(word, forms, other.word, other.forms) ||
-          (compounds && forms.some((form) => other.forms.some((each) => isPartOf(bare(form), bare(each))))),
-      ),
-    ).length;
-    return held >= Math.max(1, Math.ceil(wanted.length * least));
-  };
+          this.matching.areVariants(word, forms, other.word, other.forms) ||
+          (compounds && forms.some((form) => other.forms.some((each) => isPartOf(bare(form), bare(each)))));
+        if (isIt) bits! |= 1 << at;
+      });
+      this.bits.set(id, bits);
+    }
+    return bits;
+  }
+
+  /** Whether the words of a sentence that begin before `end` name so large a part of the keyword's, at least one. */
+  name({ tokens, first, last }: SentenceWords, end: number, least: number): boolean {
+    let found = 0;
+    for (let at = first; at < last && tokens.starts[at] < end; at++) found |= this.bitsOf(tokens.ids[at]);
+    let held = 0;
+    for (; found !== 0; found &= found - 1) held += 1;
+    return held >= Math.max(1, Math.ceil(this.wanted.length * least));
+  }
+}
+
+/** The words of a sentence among those of its block: from the first up to, but without, the last. */
+interface SentenceWords {
+  tokens: Tokens;
+  first: number;
+  last: number;
+}
+
+/** A sentence of a block, with its words. */
+interface Said extends SentenceWords {
+  start: number;
+  end: number;
+  text: string;
+}
+
+function* sentencesOf({ block, tokens }: BlockReading): Generator<Said> {
+  let first = 0;
+  for (const { start, end } of sentenceSpans(block.text, tokens)) {
+    let last = first;
+    while (last < tokens.length && tokens.sentences[last] === tokens.sentences[first]) last += 1;
+    yield { tokens, first, last, start, end, text: block.text.slice(start, end) };
+    first = last;
+  }
 }
 
 function answersIn(
-  { block, tokens, prose, container, level }: BlockReading,
+  reading: BlockReading,
   form: AnswerForm,
-  names: Names,
+  names: KeywordNames,
   words: AnswerWords,
 ): InBlock {
+  const { block, tokens, prose, container, level } = reading;
   const listed = /^(?:list|table)/.test(container);
   if (listed && form === 'comparison') return 'whole';
   // A table holds no steps, and one word in a list is a way to another page.
@@ -113,23 +176,34 @@ function answersIn(
     return 'whole';
   // What a reader is to do next is no answer.
   if (level > 0 || !prose || block.step !== undefined) return [];
-  return sentenceSpans(block.text, tokens).filter(({ start, end }) => {
-    const said = block.text.slice(start, end);
-    // A question is no answer.
-    if (/\?["'”’)]*$/.test(said)) return false;
-    if (form === 'steps') return words.isOrder(said);
-    if (form === 'price') return words.price.test(said);
-    if (form === 'number') return words.number.test(said) && names(said, 0.34);
-    if (form === 'comparison') return words.comparing.test(said);
-    return statesOf(said, names, words);
-  });
+  const found: { start: number; end: number }[] = [];
+  for (const said of sentencesOf(reading)) {
+    if (!isAnswer(said, form, names, words)) continue;
+    found.push({ start: said.start, end: said.end });
+    // Of steps alone it matters how many there are.
+    if (form !== 'steps') break;
+  }
+  return found;
+}
+
+function isAnswer(said: Said, form: AnswerForm, names: KeywordNames, words: AnswerWords): boolean {
+  const { text } = said;
+  // A question is no answer.
+  if (/\?["'”’)]*$/.test(text)) return false;
+  if (form === 'steps') return words.isOrder(text);
+  if (form === 'price') return words.price.test(text);
+  if (form === 'number') return names.name(said, said.end, 0.34) && words.number.test(text);
+  if (form === 'comparison') return words.comparing.test(text);
+  return states(said, names, words);
 }
 
 /** Whether a sentence states something of what is named: what a statement is about stands before its verb. */
-function statesOf(said: string, names: Names, { showing, linking, isVerb }: AnswerWords): boolean {
-  const opening = said.slice(0, SUBJECT);
-  if (showing.test(opening)) return names(opening, 0.5);
-  const isOfIt = (verb: number | undefined) => verb !== undefined && names(said.slice(0, verb), 0.5);
+function states(said: Said, names: KeywordNames, { showing, linking, isVerb }: AnswerWords): boolean {
+  // Most sentences name too little of it anywhere: nothing else need be looked for in them.
+  if (!names.name(said, said.start + SUBJECT, 0.5)) return false;
+  const opening = said.text.slice(0, SUBJECT);
+  if (showing.test(opening)) return true;
+  const isOfIt = (verb: number | undefined) => verb !== undefined && names.name(said, said.start + verb, 0.5);
   // Where the verb stands second, what is spoken of may follow a first one: "Beim Packen ist die Tasche ...".
   if (isVerb === null) return isOfIt([...opening.matchAll(linking)].at(-1)?.index);
   if (isOfIt(linking.exec(opening)?.index)) return true;
