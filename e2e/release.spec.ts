@@ -345,9 +345,28 @@ test('a week of posts is scheduled in one go, the plan seen before', async ({ pa
   await expect(plan.getByRole('listitem')).toHaveText([/Monday, .* Mar .*09:00/, /Monday, .* Mar .*09:00/]);
   await dialog.getByRole('button', { name: 'Schedule 2 posts' }).click();
   await expect(dialog).toBeHidden();
-  for (const title of ['The ferry on Monday', 'The ferry on Tuesday'])
-    await expect(table.getByRole('row').filter({ hasText: title })).toContainText('Scheduled');
+  const both = ['The ferry on Monday', 'The ferry on Tuesday'];
+  const row = (title: string) => table.getByRole('row').filter({ hasText: title });
+  for (const title of both) await expect(row(title)).toContainText('Scheduled');
+
+  // Both are moved to a month later, and with one Undo stand where they stood.
+  for (const title of ['The ferry on Monday', 'The ferry on Tuesday', 'The ferry without a slug'])
+    await row(title)
+      .getByRole('checkbox')
+      .setChecked(title !== 'The ferry without a slug');
+  await page.getByRole('button', { name: 'Schedule 2' }).click();
+  await dialog.getByLabel('First day').fill(`${year}-04-05`);
+  await dialog.getByRole('button', { name: 'Schedule 2 posts' }).click();
+  const moved = page.getByRole('listitem').filter({ hasText: '2 posts moved to another time.' });
+  await expect(moved).toBeVisible();
   await table.getByRole('link', { name: 'The ferry on Monday' }).click();
+  await goTo(page, 'Release');
+  await expect(sending(page)).toContainText(/for \d+ Apr .*09:00/);
+  await moved.getByRole('button', { name: 'Undo' }).click();
+  await expect(sending(page)).toContainText(/for \d+ Mar .*09:00/);
+  await openPosts(page);
+  for (const title of both) await expect(row(title)).toContainText('Scheduled');
+  await table.getByRole('link', { name: 'The ferry on Tuesday' }).click();
   await goTo(page, 'Release');
   await standing(page, 'Scheduled');
 });

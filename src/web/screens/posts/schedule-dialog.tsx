@@ -38,6 +38,8 @@ export function ScheduleDialog({
   const ready = new Set(lines.filter((line) => staysOut(line) === '').map(({ row }) => row.id));
   const isUnfinished = ({ row }: PostLine) => !ready.has(row.id) && row.fields.status !== 'published';
   const [order, setOrder] = useState(() => [...ready]);
+  const isHandedOver = (id: string) =>
+    lines.some(({ row }) => row.id === id && row.fields.status === 'scheduled');
   const [withUnfinished, setWithUnfinished] = useState(false);
   const out = lines.filter(({ row }) => !order.includes(row.id));
   const unfinished = lines.filter(isUnfinished);
@@ -65,14 +67,16 @@ export function ScheduleDialog({
     setBusy(true);
     setProblem('');
     const backs: TakeBack[] = [];
+    let moved = 0;
     try {
       const timed = order.flatMap((id, at) => (plan[at] ? [{ id, time: plan[at] }] : []));
-      const { sent, left } = await schedulePosts(
-        site,
-        timed.filter(({ id }) => ready.has(id)),
-      );
-      for (const { id, time } of timed.filter((one) => !ready.has(one.id)))
+      const fresh = timed.filter(({ id }) => ready.has(id) && !isHandedOver(id));
+      const { sent, left } = fresh.length > 0 ? await schedulePosts(site, fresh) : { sent: 0, left: [] };
+      // Those that wait for another time already are moved, and what is not ready is planned: both have a way back.
+      for (const { id, time } of timed.filter((one) => !ready.has(one.id) || isHandedOver(one.id))) {
         backs.push(await movePost(site, id, time.local));
+        if (isHandedOver(id)) moved += 1;
+      }
       if (sent > 0 || left.length > 0)
         toast(
           `${counted(sent, 'post')} scheduled.${left.length > 0 ? ` Changed in the meantime, and left as they are: ${listInWords(left)}.` : ''}`,
@@ -85,7 +89,16 @@ export function ScheduleDialog({
     } finally {
       // Where one could not be planned, those before it are: they have their way back all the same.
       if (backs.length > 0)
-        offerUndo(`${counted(backs.length, 'post')} planned, and not sent.`, allTakenBack(backs));
+        offerUndo(
+          listInWords([
+            ...(moved > 0 ? [`${counted(moved, 'post')} moved to another time`] : []),
+            ...(backs.length > moved
+              ? [`${counted(backs.length - moved, 'post')} planned, and not sent`]
+              : []),
+          ]).concat('.'),
+          allTakenBack(backs),
+          20_000,
+        );
     }
   };
   return (
