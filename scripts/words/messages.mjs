@@ -135,11 +135,20 @@ function runText(run) {
     .join('');
 }
 
+/** A call that counts things: `counted(n, 'post')`, `count(n, 'query', 'queries')`; null for any other node. */
+function countedThings(node) {
+  if (!ts.isCallExpression(node) || !ts.isIdentifier(node.expression)) return null;
+  if (!/^count(?:ed)?$/.test(node.expression.text)) return null;
+  const [, one, more] = node.arguments;
+  if (!one || !ts.isStringLiteral(one) || (more && !ts.isStringLiteral(more))) return null;
+  return { one: one.text, more: more?.text ?? `${one.text}s` };
+}
+
 /**
- * A source file with its words put through `put` (given a message, its words; the same where they stay). Messages hold `{0}`, `{1}` for
- * what is filled in.
+ * A source file with its words put through `put` (given a message, its words; the same where they stay) and the things that are counted
+ * through `putCounted` (given one and more of them, the words for both). Messages hold `{0}`, `{1}` for what is filled in.
  */
-export function rewritten(fileName, source, put) {
+export function rewritten(fileName, source, put, putCounted = (one, more) => [one, more]) {
   const file = ts.createSourceFile(
     fileName,
     source,
@@ -195,6 +204,12 @@ export function rewritten(fileName, source, put) {
       .join('');
   };
   const ownWords = (node) => {
+    const things = countedThings(node);
+    if (things) {
+      const [one, more] = putCounted(things.one, things.more);
+      if (one === things.one && more === things.more) return null;
+      return `${node.expression.text}(${render(node.arguments[0])}, ${JSON.stringify(one)}, ${JSON.stringify(more)})`;
+    }
     if (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node)) {
       if (!isMessage(node, node.text)) return null;
       const words = put(node.text);
@@ -235,5 +250,20 @@ export function messagesOf(fileName, source) {
     found.add(message);
     return message;
   });
+  return [...found];
+}
+
+/** The things that a source file counts, one and more of each, each once. */
+export function countedIn(fileName, source) {
+  const found = new Map();
+  rewritten(
+    fileName,
+    source,
+    (message) => message,
+    (one, more) => {
+      found.set(one, more);
+      return [one, more];
+    },
+  );
   return [...found];
 }

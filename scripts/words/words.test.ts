@@ -4,7 +4,7 @@ import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
 import { readTranslation } from './catalogue.mjs';
 import { interfaceFiles } from './interface-files.mjs';
-import { messagesOf, rewritten, shownText } from './messages.mjs';
+import { countedIn, messagesOf, rewritten, shownText } from './messages.mjs';
 
 const SAMPLE = `
 import { Button } from './button.tsx';
@@ -53,6 +53,22 @@ describe('the words of a source file', () => {
     expect(german).toContain(`className="flex items-start gap-3"`);
     expect(german).toContain(`name === 'Not this one'`);
   });
+  it('that count things name one and more of them, and are put in both', () => {
+    const source = `const said = counted(count(all, 'query', 'queries').length, 'post'); const other = counted(n, noun); this.count(n, 'x');`;
+    expect(countedIn('a.ts', source)).toEqual([
+      ['post', 'posts'],
+      ['query', 'queries'],
+    ]);
+    const german = rewritten(
+      'a.ts',
+      source,
+      (message) => message,
+      (one) => (one === 'post' ? ['Beitrag', 'Beiträge'] : ['Anfrage', 'Anfragen']),
+    );
+    expect(german).toBe(
+      `const said = counted(count(all, "Anfrage", "Anfragen").length, "Beitrag", "Beiträge"); const other = counted(n, noun); this.count(n, 'x');`,
+    );
+  });
   it('stand between elements as a browser shows them', () => {
     expect(shownText('\n      one\n      two  three\n    ')).toBe('one two  three');
     expect(shownText(' and ')).toBe(' and ');
@@ -73,7 +89,7 @@ describe('the interface', () => {
         .map((part) => (part.trim() === '' || /^\{\d+\}$/.test(part) ? part : `⟦${part}⟧`))
         .join('');
     for (const [path, source] of files) {
-      const other = rewritten(path, source, away);
+      const other = rewritten(path, source, away, (one, more) => [`⟦${one}⟧`, `⟦${more}⟧`]);
       const { diagnostics } = ts.transpileModule(other, {
         fileName: path,
         reportDiagnostics: true,
@@ -84,7 +100,9 @@ describe('the interface', () => {
         path,
       ).toEqual([]);
       expect(
-        messagesOf(path, other).filter((message) => !message.includes('⟦')),
+        [...messagesOf(path, other), ...countedIn(path, other).flat()].filter(
+          (message) => !message.includes('⟦'),
+        ),
         path,
       ).toEqual([]);
     }
@@ -101,6 +119,13 @@ describe('a translation', () => {
     expect(Object.fromEntries(words)).toEqual({ Posts: 'Beiträge', constructor: 'Erbauer' });
     expect(words.get('toString')).toBeUndefined();
     expect(problems).toEqual([]);
+  });
+  it('gives one and more of what is counted apart from the word alone', () => {
+    const { words, things } = readTranslation(
+      `${HEAD}msgid "post"\nmsgstr "Beitrag schreiben"\n\nmsgctxt "counted"\nmsgid "post"\nmsgid_plural "posts"\nmsgstr[0] "Beitrag"\nmsgstr[1] "Beiträge"\n\nmsgctxt "counted"\nmsgid "word"\nmsgid_plural "words"\nmsgstr[0] ""\nmsgstr[1] ""\n`,
+    );
+    expect(Object.fromEntries(words)).toEqual({ post: 'Beitrag schreiben' });
+    expect(Object.fromEntries(things)).toEqual({ post: ['Beitrag', 'Beiträge'] });
   });
   it('that would lose what is filled in is named and not taken', () => {
     const { words, problems } = readTranslation(`${HEAD}msgid "{0} of {1}"\nmsgstr "{0} von allen"\n`);
