@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { emptyDraft, emptyFields } from '../../../core/draft/index.ts';
 import { type OrderChange, unknownSite } from '../../../core/site/index.ts';
 import { changeRow } from '../../data/change-row.ts';
@@ -8,6 +8,12 @@ import { addPost, loadPost, savePost } from '../../data/posts.ts';
 import { siteRow } from '../../data/sites.ts';
 import { siteOrder } from '../../workers/site-order.ts';
 import { arrange } from './arrange.ts';
+import { tellBlog } from './tell-blog.ts';
+
+vi.mock('./tell-blog.ts', async (actual) => {
+  const real = await actual<typeof import('./tell-blog.ts')>();
+  return { ...real, tellBlog: vi.fn(real.tellBlog) };
+});
 
 const NOW = '2026-11-30T12:00:00.000Z';
 const category = (name: string) => ({ name, slug: name.toLowerCase(), description: '', parent: '' });
@@ -55,6 +61,19 @@ describe('a change of the order of a blog', () => {
     expect([await filed('a'), await filed('b')]).toEqual(['Rye', 'Rye']);
     expect((await site()).categories?.map(({ name }) => name)).toEqual(['Rye']);
     expect((await site()).redirects ?? []).toEqual([]);
+  });
+  it('keeps its way back where a post cannot be read, or the blog fails as it is told', async () => {
+    vi.mocked(tellBlog).mockRejectedValueOnce(new Error('It broke off.'));
+    vi.spyOn(database().posts, 'get').mockRejectedValueOnce(new Error('Unreadable.'));
+    vi.spyOn(console, 'error').mockImplementation(() => {});
+    const { takeBack, left, untold } = await arrange('s', await plan(toConstructor));
+    vi.restoreAllMocks();
+    expect(untold).toBe('The blog was not told of all of it. It broke off.');
+    expect(left).toEqual(['a']);
+    expect([await filed('a'), await filed('b')]).toEqual(['Rye', 'Constructor']);
+    await takeBack();
+    expect([await filed('a'), await filed('b')]).toEqual(['Rye', 'Rye']);
+    expect((await site()).categories?.map(({ name }) => name)).toEqual(['Rye']);
   });
   it('is refused where the site was changed since it was shown, and loses nothing', async () => {
     const stale = await plan(toConstructor);

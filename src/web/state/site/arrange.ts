@@ -3,10 +3,11 @@ import { changeRow } from '../../data/change-row.ts';
 import { database } from '../../data/database.ts';
 import { hasLists } from '../../data/site-around.ts';
 import type { PlannedOrder } from '../../workers/site-order.ts';
+import { failureInWords } from '../attempt.ts';
 import { changeOtherPost } from '../post/change-other-post.ts';
 import { lookAtSending } from '../sending.ts';
 import { allTakenBack, type TakeBack } from '../undo.ts';
-import { findReleases, moveReleases, resendOrdered, sendAsBefore } from './resend.ts';
+import { findReleases, moveReleases, type Resent, resendOrdered, sendAsBefore } from './resend.ts';
 import { tellBlog } from './tell-blog.ts';
 
 /** What came of a change of a blog's order. */
@@ -59,15 +60,15 @@ export async function arrange(
   const left: string[] = [];
   for (const [at, id] of ids.entries()) {
     const was = refiled.find((post) => post.id === id)?.before;
-    const row = await posts.get(id);
-    // It was filed anew since: that stays.
-    if (was && row && !isFiledSo(row.fields, was)) {
-      left.push(row.fields.title);
-      filings.delete(id);
-      continue;
-    }
-    const fields = { ...filings.get(id), ...(ownOriginals.includes(id) ? { canonical: '' } : {}) };
     try {
+      const row = await posts.get(id);
+      // It was filed anew since: that stays.
+      if (was && row && !isFiledSo(row.fields, was)) {
+        left.push(row.fields.title);
+        filings.delete(id);
+        continue;
+      }
+      const fields = { ...filings.get(id), ...(ownOriginals.includes(id) ? { canonical: '' } : {}) };
       const back = await changeOtherPost(
         id,
         edits.get(id) ?? [],
@@ -83,11 +84,19 @@ export async function arrange(
   }
   const movedPosts = moved.flatMap(({ id, from, to }) => (id === null ? [] : [{ id, from, to }]));
   const follows = hasLists(site);
-  const untold = await tellBlog(siteId);
-  if (follows && untold === '') await moveReleases(movedPosts);
-  const { resent, unsent } =
-    untold === '' ? await resendOrdered(site, ids, filings, linkMoves(moved)) : { resent: [], unsent: [] };
-  if (resent.length > 0) await lookAtSending();
+  const sent: { resent: Resent[]; unsent: string[] } = { resent: [], unsent: [] };
+  let untold = '';
+  try {
+    untold = await tellBlog(siteId);
+    if (follows && untold === '') await moveReleases(movedPosts);
+    if (untold === '') Object.assign(sent, await resendOrdered(site, ids, filings, linkMoves(moved)));
+    if (sent.resent.length > 0) await lookAtSending();
+  } catch (error) {
+    // The order is changed here all the same, and goes back by the same way.
+    console.error('The blog could not be told of its order:', error);
+    untold = `The blog was not told of all of it. ${failureInWords(error)}`;
+  }
+  const { resent, unsent } = sent;
   const takeBack = async () => {
     const stays = await allTakenBack(backs)();
     const problem = await tellBlog(siteId);
