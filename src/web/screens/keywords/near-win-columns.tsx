@@ -69,7 +69,10 @@ export const nearWinColumns = (
     width: '130px',
     className: 'leading-tight',
     cell: ({ meant, targeting }) => (
-      <span className={targeting === 'none' ? 'text-ochre' : 'text-soft'}>
+      <span
+        title={meant?.title}
+        className={`line-clamp-2 ${targeting === 'none' ? 'text-ochre' : 'text-soft'}`}
+      >
         {meant ? `meant for "${meant.title}"` : TARGETING[targeting]}
       </span>
     ),

@@ -21,6 +21,9 @@ export interface RowsSource {
 
 const COLUMNS = [DAYS, QUERY, ...FIGURES];
 
+/** What a phone has no room for: it follows from the other figures. */
+const WIDE = 'max-[600px]:hidden';
+
 /** The sums of rows by window: every figure that is told of them. */
 function Sums({ windows, rows }: { windows: readonly DaySpan[]; rows: readonly HistoryRow[][] }) {
   return (
@@ -28,10 +31,10 @@ function Sums({ windows, rows }: { windows: readonly DaySpan[]; rows: readonly H
       <thead>
         <tr className="text-right text-[13px] text-soft [&>th]:font-normal">
           <th className="text-left">Days</th>
-          <th>Rows</th>
+          <th className={WIDE}>Rows</th>
           <th>Clicks</th>
           <th>Impressions</th>
-          <th>Click rate</th>
+          <th className={WIDE}>Click rate</th>
           <th>Position</th>
         </tr>
       </thead>
@@ -43,10 +46,10 @@ function Sums({ windows, rows }: { windows: readonly DaySpan[]; rows: readonly H
               <th scope="row" className="text-left">
                 {daysInWords(from, to)}
               </th>
-              <td>{countInWords(rows[at].length)}</td>
+              <td className={WIDE}>{countInWords(rows[at].length)}</td>
               <td>{countInWords(clicks)}</td>
               <td>{countInWords(impressions)}</td>
-              <td>{rateInWords(clicks, impressions)}</td>
+              <td className={WIDE}>{rateInWords(clicks, impressions)}</td>
               <td>{position?.toFixed(1) ?? '–'}</td>
             </tr>
           );

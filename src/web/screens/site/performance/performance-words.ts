@@ -36,7 +36,7 @@ export function changeInWords({ parts }: PageChange): string {
 /** A ratio as more or less: `+65 %`, `-20 %`. */
 export const moreOrLess = (ratio: number): string => {
   const change = Math.round((ratio - 1) * 100);
-  return `${change > 0 ? '+' : change < 0 ? '−' : '±'}${Math.abs(change)} %`;
+  return `${change > 0 ? '+' : change < 0 ? '−' : '±'}${Math.abs(change)}\u00a0%`;
 };
 
 /** Why nothing can be told. */
