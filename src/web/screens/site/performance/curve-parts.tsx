@@ -7,17 +7,10 @@ import { WAYS } from '../../../ui/figure/figure-ways.ts';
 import { countInWords } from '../../../ui/figures.ts';
 import type { GridColumn } from '../../../ui/grid/grid-column.ts';
 import { researchWorker } from '../../../workers/research-client.ts';
+import { QUERY } from './query-column.tsx';
 
 type CurveQuery = UnderCurve['queries'][number];
 
-const QUERY: GridColumn<{ query: string }> = {
-  id: 'query',
-  name: 'Query',
-  width: 'minmax(0,1fr)',
-  phone: 'minmax(0,1fr)',
-  className: 'truncate',
-  cell: ({ query }) => <span title={query}>{query}</span>,
-};
 const POSITION: GridColumn<{ position: number }> = {
   id: 'position',
   name: 'Position',

@@ -15,6 +15,7 @@ import type { NamedPage } from '../../../workers/performance-scene.ts';
 import { researchWorker } from '../../../workers/research-client.ts';
 import { PageLink } from './page-link.tsx';
 import { moreOrLess } from './performance-words.ts';
+import { QUERY } from './query-column.tsx';
 
 const NAMES: Record<EffectFigure, string> = {
   clicks: 'Clicks',
@@ -108,14 +109,7 @@ export function SeasonFigure({
   children: string;
 }) {
   const columns: GridColumn<SeasonRow>[] = [
-    {
-      id: 'query',
-      name: 'Query',
-      width: 'minmax(0,1fr)',
-      phone: 'minmax(0,1fr)',
-      className: 'truncate',
-      cell: ({ query }) => <span title={query}>{query}</span>,
-    },
+    QUERY,
     {
       id: 'shown',
       name: 'Impressions',

@@ -12,6 +12,7 @@ import { WAYS } from '../../../ui/figure/figure-ways.ts';
 import { countInWords } from '../../../ui/figures.ts';
 import type { GridColumn } from '../../../ui/grid/grid-column.ts';
 import { CAUSE_NAMES } from './performance-words.ts';
+import { QUERY } from './query-column.tsx';
 
 const wayOf = ({ parts }: LosingPage): string =>
   `What each query took or gave, in clicks: by its season, by being shown less or more, and by its rank. What these leave of the loss is the click rate: the clicks of the page against what its ranks give. Together: ${(
@@ -71,14 +72,7 @@ export function LossPart({
     cell: ({ parts }) => signed(parts[of]),
   });
   const columns: GridColumn<LosingQuery>[] = [
-    {
-      id: 'query',
-      name: 'Query',
-      width: 'minmax(0,1fr)',
-      phone: 'minmax(0,1fr)',
-      className: 'truncate',
-      cell: ({ query }) => <span title={query}>{query}</span>,
-    },
+    QUERY,
     {
       id: 'clicks',
       name: 'Clicks',

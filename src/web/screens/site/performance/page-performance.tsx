@@ -17,6 +17,7 @@ import type { ResearchClient } from '../../../workers/research-client.ts';
 import { SiteHeader } from '../site-header.tsx';
 import { EffectCard } from './effect-card.tsx';
 import { PageChart } from './page-chart.tsx';
+import { QUERY } from './query-column.tsx';
 import { UnansweredList } from './unanswered-list.tsx';
 import { useResearch } from './use-performance.ts';
 
@@ -118,14 +119,7 @@ function Queries({ view, siteId }: { view: PageView; siteId: string }) {
   const { path, latest, queries } = view;
   const rowsOf = (query: string) => figureRows(siteId, path, [latest], [query]);
   const columns: GridColumn<Query>[] = [
-    {
-      id: 'query',
-      name: 'Query',
-      width: 'minmax(0,1fr)',
-      phone: 'minmax(0,1fr)',
-      className: 'truncate',
-      cell: ({ query }) => <span title={query}>{query}</span>,
-    },
+    QUERY,
     {
       id: 'clicks',
       name: 'Clicks',
