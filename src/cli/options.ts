@@ -312,7 +312,8 @@ outline proposes plans for a post from a study.
   --json               the same as JSON
 
 audit scores a whole site, a folder of posts or the pages of a sitemap (a file or
-an address), and prints its mean, what is worth mending first, what costs most.
+an address), and prints its mean, what is worth mending first, what costs most,
+and which pages in several languages do not name each other (hreflang).
 
   --since FILE         an earlier audit (JSON): what rose and fell since then
   --performance FILE   search performance (CSV): what searchers see comes first
