@@ -10,6 +10,7 @@ export { detectLanguage, isEnglish, smallWordsOf } from './detect.ts';
 export { areVariants, baseForm, inflectionCandidates } from './inflections.ts';
 export { keywordKeys } from './keyword-keys.ts';
 export { languageName } from './language-name.ts';
+export { isSameLanguage } from './language-tags.ts';
 export { type LanguageRules, languageRules } from './languages/index.ts';
 export {
   MATCH_COUNTS,

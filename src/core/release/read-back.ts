@@ -8,7 +8,7 @@ import {
   type Translation,
   translationsIn,
 } from '../draft/index.ts';
-import { languageName, sentenceBreaks } from '../language/index.ts';
+import { isSameLanguage, languageName, sentenceBreaks } from '../language/index.ts';
 
 /** Something in which a page differs from the post that was sent. */
 export interface ReadBackFault {
@@ -84,14 +84,10 @@ function sameAddress(href: string, base: string): string {
   }
 }
 
-/** Whether a page says another language than the post is in; a variety of it is no other. */
-const isInAnother = (page: string, own: string): boolean =>
-  page !== '' && own !== '' && page.split('-')[0].toLowerCase() !== own.split('-')[0].toLowerCase();
-
 /** Languages that a page says wrong, or does not name: search then takes each for a post of its own. */
 function languageFaults(page: PostFields, expected: Expected, address: string): ReadBackFault[] {
   const faults: ReadBackFault[] = [];
-  if (isInAnother(page.language, expected.language))
+  if (page.language && expected.language && !isSameLanguage(page.language, expected.language))
     faults.push({
       id: 'language',
       text: `The page says that it is in ${languageName(page.language)}; the post is in ${languageName(expected.language)}. Look into the settings of the blog.`,

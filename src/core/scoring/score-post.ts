@@ -11,6 +11,7 @@ import {
   wholeProfile,
 } from '../criteria/index.ts';
 import type { Draft, PostDocument } from '../draft/index.ts';
+import { isSameLanguage } from '../language/index.ts';
 import {
   type IndexedPost,
   pathOfPost,
@@ -74,7 +75,9 @@ export function scorePost(
     year,
   };
   const facts = readings.facts(document, settings);
-  const isHeard = voice && profile.weights['house-voice'] > 0;
+  // A voice is one of its language: held against another, everything in it differs.
+  const speaks = site.language === '' || isSameLanguage(facts.language, site.language);
+  const isHeard = voice && speaks && profile.weights['house-voice'] > 0;
   const context: Context = {
     site: index?.factsFor(post) ?? null,
     study,

@@ -13,11 +13,20 @@ const weighing = (weight: number): Profile => ({
   weights: { ...defaultProfile.weights, 'house-voice': weight },
 });
 
-function line(md: string, { weight = 5, heard = true }: { weight?: number; heard?: boolean } = {}) {
-  const document = readMarkdown(md);
+function line(
+  md: string,
+  {
+    weight = 5,
+    heard = true,
+    language = '',
+    house = '',
+  }: { weight?: number; heard?: boolean; language?: string; house?: string } = {},
+) {
+  const read = readMarkdown(md);
+  const document = { ...read, fields: { ...read.fields, language } };
   const scene = {
     ...emptyScene(),
-    site: { ...unknownSite(), profile: weighing(weight) },
+    site: { ...unknownSite(), language: house, profile: weighing(weight) },
     voice: heard ? voice : null,
   };
   const { report } = scorePost(document, indexedPost('p', document), scene, new DraftReadings());
@@ -55,6 +64,15 @@ describe('house-voice', () => {
   it('may be held against a text of any word', () => {
     for (const word of HOSTILE_WORDS)
       expect(Number.isFinite(line(`${PROSE} The ${word} is ${word}, and ${word}.`).points)).toBe(true);
+  });
+  it('is not held against a post in another language than that of the house', () => {
+    const applies = (language: string, house: string) => line(PROSE, { language, house }).applies;
+    expect([applies('de', 'en'), applies('en-GB', 'en'), applies('', 'en-GB'), applies('en', '')]).toEqual([
+      false,
+      true,
+      true,
+      true,
+    ]);
   });
   it('waits for text enough to hear a voice', () => expect(line('Short.').applies).toBe(false));
 });
