@@ -154,7 +154,8 @@ test('a post that is scheduled is handed over anew for the day on which it is dr
     await post('Wednesday 17 December').focus();
     await page.keyboard.press('Shift+ArrowRight');
     await expect(post('Thursday 18 December')).toBeVisible();
-    await said(page, 'stands on 18 Dec 2098 now.').hover();
+    // Several are said at once: the key by which their list is reached lays them open, whatever comes meanwhile.
+    await page.keyboard.press('Alt+t');
     await undo(page, 'stands on 17 Dec 2098 now.');
     await expect(said(page, 'It was moved once more since: it stays where it is.')).toBeVisible();
     await expect(post('Thursday 18 December')).toBeVisible();
