@@ -2,7 +2,7 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { type CDPSession, chromium, type Page } from '@playwright/test';
+import { type CDPSession, chromium, type Locator, type Page } from '@playwright/test';
 import { playEndpoint } from '../src/server/text-service/played-endpoint.test-data.ts';
 import { place } from './place.ts';
 import { proseOf } from './prose.ts';
@@ -103,6 +103,14 @@ const plainSteps = (page: Page, pieces: readonly string[]): Promise<void> =>
 
 const middle = (values: number[]) => values.sort((a, b) => a - b)[Math.floor(values.length / 2)];
 
+/** Asks for a text; a long draft may still be read when the keys are pressed first. */
+async function askFor(page: Page, place: Locator): Promise<void> {
+  for (let press = 0; press < 20 && !(await place.isVisible()); press++) {
+    await page.keyboard.press('Control+Alt+Enter');
+    await page.waitForTimeout(2000);
+  }
+}
+
 /** Time of the page's thread for 500 pieces that come into a draft of 20,000 words, over 500 steps of a plain editor. */
 export async function streamedPieces(): Promise<number> {
   const folder = mkdtempSync(join(tmpdir(), 'bench-stream-'));
@@ -114,6 +122,8 @@ export async function streamedPieces(): Promise<number> {
   });
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    // A busy machine takes its time: what is measured is the work, not the wait.
+    page.setDefaultTimeout(120_000);
     await page.addInitScript('window.__name = (named) => named');
     const session = await page.context().newCDPSession(page);
     await session.send('Performance.enable');
@@ -123,7 +133,7 @@ export async function streamedPieces(): Promise<number> {
     const pieces = TEXT.match(/\s*\S+/g) ?? [];
     if (pieces.length !== PIECES) throw new Error(`The text has ${pieces.length} pieces.`);
     for (let run = -1; run < RUNS; run++) {
-      if (run === -1) await page.keyboard.press('Control+Alt+Enter');
+      if (run === -1) await askFor(page, place);
       else await place.getByRole('button', { name: 'Try again' }).click();
       await place.getByText(/on its way · \d+ words/).waitFor();
       let begun = await worked(session);
