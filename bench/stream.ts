@@ -47,7 +47,17 @@ async function openLongDraft(page: Page, base: string): Promise<void> {
   const section = page.getByRole('region', { name: 'Texts that are asked for' });
   await section.getByLabel('Text comes from').selectOption('endpoint');
   await section.getByLabel('Address of the endpoint').fill(base);
-  await section.getByLabel('Model', { exact: true }).fill('good');
+  const model = section.getByLabel('Model', { exact: true });
+  await model.fill('good');
+  await model.blur();
+  // Whoever leaves within milliseconds is faster than what is typed is kept: it must be there when the page is read anew.
+  for (let look = 0; look < 20; look++) {
+    await page.waitForTimeout(300);
+    await page.reload();
+    await model.waitFor();
+    if ((await model.inputValue()) === 'good') break;
+    await model.fill('good');
+  }
   await page.goto(`http://127.0.0.1:${PORT}/import`);
   await page.getByLabel('Files to import').setInputFiles({
     name: 'long.md',

@@ -123,7 +123,6 @@ describe('the way of a page to text', () => {
     await other.close();
   });
   it.each([
-    ['no way', { way: { kind: 'constructor' }, request: asked() }],
     ['no messages', { way: { kind: 'stand-in' }, request: { ...asked(), messages: [] } }],
     [
       'a role that is none',
@@ -134,10 +133,21 @@ describe('the way of a page to text', () => {
       { way: { kind: 'stand-in' }, request: asked({ recipe: '__proto__' as 'titles' }) },
     ],
     ['too much heat', { way: { kind: 'stand-in' }, request: { ...asked(), temperature: 9 } }],
-    ['nothing', {}],
+    ['nothing but where it comes from', { way: { kind: 'stand-in' } }],
   ])('refuses a request with %s', async (_, body) => {
     const { status, body: said } = await request(app).post('/text/generate').send(body);
     expect([status, said.problem]).toEqual([400, 'That is no request for text.']);
+  });
+  it.each([
+    ['in no known way', { kind: 'constructor' }],
+    ['from an endpoint without an address', { kind: 'endpoint', base: '', model: 'good' }],
+    ['from nowhere', undefined],
+  ])('says what is missing where text is to come %s', async (_, way) => {
+    const { status, body: said } = await request(app).post('/text/generate').send({ way, request: asked() });
+    expect([status, said.problem]).toEqual([
+      400,
+      'It is not known where the text comes from. Choose it in House rules; an endpoint needs its address.',
+    ]);
   });
   it('refuses a key that is none, and one for where it would be sent in the open', async () => {
     const put = (body: object) => request(app).put('/text/key').send(body);

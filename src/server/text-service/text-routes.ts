@@ -92,7 +92,14 @@ export function textRoutes({
     const body = (request.body ?? {}) as { way?: unknown; request?: unknown };
     const way = readTextWay(body.way);
     const asked = readTextRequest(body.request);
-    if (!way || !asked) {
+    if (!way) {
+      response.status(400).json({
+        problem:
+          'It is not known where the text comes from. Choose it in House rules; an endpoint needs its address.',
+      });
+      return;
+    }
+    if (!asked) {
       response.status(400).json({ problem: 'That is no request for text.' });
       return;
     }
