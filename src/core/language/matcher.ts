@@ -2,10 +2,10 @@ import { hopBetween, type Occurrence, ownWords, type Sentence, WIDEST_GAP } from
 import type { Matching } from './matching.ts';
 import { compilePhrase, isJoint, type Phrase } from './phrase.ts';
 import { plainHop, plainlyTurned } from './plain-hops.ts';
-import { oneSpelling } from './spellings.ts';
 import type { Tokens } from './tokens.ts';
 import { turnedRound } from './turned.ts';
 import type { Vocabulary } from './vocabulary.ts';
+import { type Role, WordRoles } from './word-roles.ts';
 
 /** The kinds of a match, best first. */
 export const MATCH_KINDS = ['exact', 'joined', 'inflected', 'split', 'reordered'] as const;
@@ -40,22 +40,6 @@ export interface Match {
   lastToken: number;
 }
 
-/** What a word of the text can stand for: slots `from` to `to` of a phrase. */
-interface Role {
-  phrase: number;
-  from: number;
-  to: number;
-  /** 0 the same form, 1 closed up or opened, 2 inflected. */
-  quality: number;
-  /** The next word belongs to it (an opened spelling: "e commerce"). */
-  tail: string | null;
-}
-
-const NONE: readonly never[] = [];
-
-/** Letters of a word that may be looked for in two parts. */
-const LONGEST_OPENED = 40;
-
 /**
  * Finds many phrases at once in tokenised texts. What a word can stand for is worked out once per distinct word,
  * so a pass costs the words of the text plus what is found.
@@ -64,12 +48,7 @@ export class PhraseMatcher {
   readonly phrases: (Phrase | null)[];
   private readonly inflects: boolean;
   private readonly isEnglish: boolean;
-  private readonly bySlot = new Map<string, { phrase: number; slot: number }[]>();
-  private readonly byClosed = new Map<string, { phrase: number; from: number; to: number }[]>();
-  private readonly byHead = new Map<string, { phrase: number; slot: number; tail: string }[]>();
-  /** By the number of a word: 0 not looked at yet, 1 stands for nothing, 2 has roles. A list by number would have more holes than words. */
-  private looked = new Uint8Array(0);
-  private readonly roles = new Map<number, Role[]>();
+  private readonly roles: WordRoles;
   private readonly masks: Int32Array;
   private readonly found: Occurrence[][];
   private readonly literals: { phrase: number; text: string }[] = [];
@@ -84,81 +63,11 @@ export class PhraseMatcher {
     this.phrases = phrases.map((text) => compilePhrase(text, vocabulary, matching));
     this.masks = new Int32Array(phrases.length);
     this.found = phrases.map(() => []);
+    this.roles = new WordRoles(this.phrases, vocabulary, matching);
     this.phrases.forEach((phrase, index) => {
-      if (phrase) this.index(phrase, index);
+      if (phrase && phrase.literalText !== null)
+        this.literals.push({ phrase: index, text: phrase.literalText });
     });
-  }
-
-  private index(phrase: Phrase, index: number): void {
-    if (phrase.literalText !== null) {
-      this.literals.push({ phrase: index, text: phrase.literalText });
-      return;
-    }
-    phrase.slots.forEach((slot, at) => {
-      for (const candidate of slot.candidates) put(this.bySlot, candidate, { phrase: index, slot: at });
-      if (slot.literal && this.inflects) return;
-      const { length } = slot.normal;
-      if (length < 5 || length > LONGEST_OPENED) return;
-      for (let cut = 1; cut <= length - 2; cut++) {
-        put(this.byHead, slot.normal.slice(0, cut), {
-          phrase: index,
-          slot: at,
-          tail: slot.normal.slice(cut),
-        });
-      }
-    });
-    for (let at = 0; at + 1 < phrase.slots.length; at++) {
-      const [left, right] = [phrase.slots[at], phrase.slots[at + 1]];
-      if (right.token !== left.token + 1) continue;
-      put(this.byClosed, left.normal + right.normal, { phrase: index, from: at, to: at + 1 });
-    }
-  }
-
-  private rolesOf(id: number): Role[] | null {
-    const known = this.looked[id];
-    if (known === 1) return null;
-    if (known === 2) return this.roles.get(id)!;
-    if (id >= this.looked.length) {
-      const more = new Uint8Array(Math.max(id + 1, this.vocabulary.size));
-      more.set(this.looked);
-      this.looked = more;
-    }
-    const form = this.vocabulary.form(id);
-    const normal = this.matching.normal(this.vocabulary, id);
-    const candidates = this.matching.candidates(this.vocabulary, id);
-    const roles: Role[] = [];
-    for (const candidate of candidates) {
-      for (const { phrase, slot: at } of this.bySlot.get(candidate) ?? NONE) {
-        const slot = this.phrases[phrase]!.slots[at];
-        if (hasRole(roles, phrase, at)) continue;
-        if (
-          slot.literal
-            ? slot.form !== form
-            : !this.matching.areVariants(normal, candidates, slot.normal, slot.candidates)
-        )
-          continue;
-        roles.push({
-          phrase,
-          from: at,
-          to: at,
-          quality: this.isSameForm(slot.form, form) ? 0 : 2,
-          tail: null,
-        });
-      }
-      for (const { phrase, from, to } of this.byClosed.get(candidate) ?? NONE) {
-        roles.push({ phrase, from, to, quality: candidate === normal ? 1 : 2, tail: null });
-      }
-    }
-    for (const { phrase, slot, tail } of this.byHead.get(normal) ?? NONE) {
-      roles.push({ phrase, from: slot, to: slot, quality: 1, tail });
-    }
-    if (roles.length === 0) {
-      this.looked[id] = 1;
-      return null;
-    }
-    this.looked[id] = 2;
-    this.roles.set(id, roles);
-    return roles;
   }
 
   /** All matches in a text, by phrase, then place; matches of one phrase never overlap, the better kind wins. */
@@ -180,7 +89,7 @@ export class PhraseMatcher {
         sentenceStart = at;
         if (at === tokens.length) break;
       }
-      const roles = this.rolesOf(tokens.ids[at]);
+      const roles = this.roles.of(tokens.ids[at]);
       if (roles) this.note(roles, at, tokens, touched);
     }
     return out.sort((a, b) => a.phrase - b.phrase || a.start - b.start);
@@ -310,11 +219,6 @@ export class PhraseMatcher {
       : plainHop(sentence, this.matching, left, right);
   }
 
-  /** Whether two forms are one word as written: in English also in the spelling of either side of the ocean. */
-  private isSameForm(a: string, b: string): boolean {
-    return a === b || (this.isEnglish && oneSpelling(a) === oneSpelling(b));
-  }
-
   private directionHolds(phrase: Phrase, tokens: Tokens, left: Occurrence, right: Occurrence): boolean {
     const wanted = phrase.directions[left.to];
     if (!wanted || wanted === 'none') return true;
@@ -380,12 +284,6 @@ export class PhraseMatcher {
   }
 }
 
-function hasRole(roles: readonly Role[], phrase: number, from: number): boolean {
-  for (const role of roles)
-    if (role.phrase === phrase && role.from === from && role.tail === null) return true;
-  return false;
-}
-
 const hitOf = (phrase: number, tokens: Tokens, first: number, last: number, kind: MatchKind): Match => ({
   phrase,
   kind,
@@ -394,9 +292,3 @@ const hitOf = (phrase: number, tokens: Tokens, first: number, last: number, kind
   firstToken: first,
   lastToken: last,
 });
-
-function put<T>(map: Map<string, T[]>, key: string, value: T): void {
-  const list = map.get(key);
-  if (list) list.push(value);
-  else map.set(key, [value]);
-}
