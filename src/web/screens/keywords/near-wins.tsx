@@ -54,8 +54,7 @@ export function NearWins() {
     });
     navigate(`/posts/${id}/target`);
   };
-  const rowsOf = ({ row }: NearWin) =>
-    figureRows(site.id, row.page, found ? [{ from: found.from, to: found.to }] : [], [row.query]);
+  const rowsOf = ({ row }: NearWin) => figureRows(site.id, row.page, found ? [found] : [], [row.query]);
   return (
     <main className="flex h-full flex-col">
       <RoomHeader>

@@ -1,34 +1,22 @@
-import { useEffect, useState } from 'react';
+import { useCallback } from 'react';
 import { Link } from 'react-router';
 import type { NearWin } from '../../../core/research/index.ts';
 import type { SiteRow } from '../../data/post-rows.ts';
-import { attempt } from '../../state/attempt.ts';
 import { figureRows } from '../../state/site/figure-rows.ts';
+import { useResearch } from '../../state/use-research.ts';
 import { FigureRows } from '../../ui/figure/figure-rows.tsx';
 import { WAYS } from '../../ui/figure/figure-ways.ts';
 import { countInWords } from '../../ui/figures.ts';
 import { Waiting } from '../../ui/waiting.tsx';
-import { type ResearchClient, researchWorker } from '../../workers/research-client.ts';
+import type { ResearchClient } from '../../workers/research-client.ts';
 import { LINK, MAX_LINES, Part } from './part.tsx';
 
 /** Queries whose pages stand just behind the first ones. */
 export function Near({ site }: { site: SiteRow }) {
-  const [found, setFound] = useState<Awaited<ReturnType<ResearchClient['nearWins']>> | undefined>(undefined);
-  useEffect(() => {
-    let late = false;
-    attempt(
-      researchWorker()
-        .then((worker) => worker.nearWins(site.id))
-        .then((wins) => !late && setFound(wins)),
-    );
-    return () => {
-      late = true;
-    };
-  }, [site]);
+  const [found] = useResearch(useCallback((worker: ResearchClient) => worker.nearWins(site.id), [site]));
   if (found === undefined) return <Waiting name="Near wins" className="h-40" />;
   const wins = found?.wins ?? [];
-  const rowsOf = ({ row }: NearWin) =>
-    figureRows(site.id, row.page, found ? [{ from: found.from, to: found.to }] : [], [row.query]);
+  const rowsOf = ({ row }: NearWin) => figureRows(site.id, row.page, found ? [found] : [], [row.query]);
   return (
     <Part
       title="Near wins"

@@ -1,14 +1,14 @@
-import { useEffect, useState } from 'react';
+import { useCallback } from 'react';
 import { Link } from 'react-router';
 import type { LossCause } from '../../../core/performance/index.ts';
 import type { SiteRow } from '../../data/post-rows.ts';
-import { attempt } from '../../state/attempt.ts';
 import { figureRows } from '../../state/site/figure-rows.ts';
+import { useResearch } from '../../state/use-research.ts';
 import { FigureRows } from '../../ui/figure/figure-rows.tsx';
 import { WAYS } from '../../ui/figure/figure-ways.ts';
 import { counted, countInWords } from '../../ui/figures.ts';
 import { Waiting } from '../../ui/waiting.tsx';
-import { researchWorker } from '../../workers/research-client.ts';
+import type { ResearchClient } from '../../workers/research-client.ts';
 import type { NamedThing } from '../../workers/three-things.ts';
 import { LINK } from './part.tsx';
 
@@ -60,18 +60,10 @@ const LOSING: Record<LossCause, string> = {
 
 /** The three things that matter now by what came of posts in search; nothing where no figures were brought. */
 export function Things({ site }: { site: SiteRow }) {
-  const [things, setThings] = useState<NamedThing[] | null | undefined>(undefined);
-  useEffect(() => {
-    let late = false;
-    attempt(
-      researchWorker()
-        .then((worker) => worker.thingsThatMatter(site.id))
-        .then((found) => !late && setThings(found)),
-    );
-    return () => {
-      late = true;
-    };
-  }, [site]);
+  // Another rule of the house may make another thing matter.
+  const [things] = useResearch(
+    useCallback((worker: ResearchClient) => worker.thingsThatMatter(site.id), [site]),
+  );
   if (things === undefined) return <Waiting name="What matters most" className="mx-6 mb-8 h-28" />;
   if (things === null || things.length === 0) return null;
   return (

@@ -9,11 +9,13 @@ export function figureRows(
   windows: readonly DaySpan[],
   queries: readonly string[] | null = null,
 ): RowsSource {
+  // What else a window holds need not cross to the worker.
+  const spans = windows.map(({ from, to }) => ({ from, to }));
   const [first, ...more] = queries ?? [];
   const asked = first === undefined ? '' : `“${first}”${more.length > 0 ? ` and ${more.length} more` : ''}, `;
   return {
     of: `${asked}${path}`,
-    windows,
-    load: async () => (await researchWorker()).performanceRows(siteId, windows, path, queries),
+    windows: spans,
+    load: async () => (await researchWorker()).performanceRows(siteId, spans, path, queries),
   };
 }

@@ -3,6 +3,7 @@ import { useSearchParams } from 'react-router';
 import { currentSite } from '../../../data/sites.ts';
 import { figureRows } from '../../../state/site/figure-rows.ts';
 import { useLiveQuery } from '../../../state/use-live-query.ts';
+import { useResearch } from '../../../state/use-research.ts';
 import { daysInWords } from '../../../ui/day.ts';
 import { Empty, None } from '../../../ui/empty.tsx';
 import { FigureRows } from '../../../ui/figure/figure-rows.tsx';
@@ -19,7 +20,6 @@ import { EffectCard } from './effect-card.tsx';
 import { PageChart } from './page-chart.tsx';
 import { QUERY } from './query-column.tsx';
 import { UnansweredList } from './unanswered-list.tsx';
-import { useResearch } from './use-performance.ts';
 
 const ROW = 34;
 const HEADING = 'mb-1 font-serif text-lg font-semibold';

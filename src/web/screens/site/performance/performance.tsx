@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router';
 import type { SiteRow } from '../../../data/post-rows.ts';
 import { currentSite } from '../../../data/sites.ts';
 import { useLiveQuery } from '../../../state/use-live-query.ts';
+import { useResearch } from '../../../state/use-research.ts';
 import { Button } from '../../../ui/button.tsx';
 import { daysInWords } from '../../../ui/day.ts';
 import { Empty } from '../../../ui/empty.tsx';
@@ -16,7 +17,6 @@ import { LosingTab } from './losing-tab.tsx';
 import { PagesTab } from './pages-tab.tsx';
 import { TitlesTab } from './titles-tab.tsx';
 import { UnansweredTab } from './unanswered-tab.tsx';
-import { useResearch } from './use-performance.ts';
 
 type View = 'pages' | 'losing' | 'effects' | 'titles' | 'unanswered' | 'brought';
 const SCROLLS = 'min-h-0 flex-1 overflow-auto pt-3';

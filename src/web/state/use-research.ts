@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useState } from 'react';
-import { attempt } from '../../../state/attempt.ts';
-import { type ResearchClient, researchWorker } from '../../../workers/research-client.ts';
+import { type ResearchClient, researchWorker } from '../workers/research-client.ts';
+import { attempt } from './attempt.ts';
 
-/** Something asked of the worker that holds search figures; asked anew on `again`. Undefined until it is there. */
+/** Something asked of the worker that holds keywords and search figures; asked anew where `ask` is another one, or on `again`. Undefined until it is there. */
 export function useResearch<Answer>(
   ask: (worker: ResearchClient) => Promise<Answer>,
 ): [answer: Answer | undefined, again: () => void] {
