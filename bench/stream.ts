@@ -13,10 +13,15 @@ const PIECES = 500;
 const PACE = 10;
 const PORT = 4790;
 
-/** Ten paragraphs of fifty words each, a word a piece. */
-const TEXT = Array.from({ length: 10 }, () =>
-  'Ten words make one sentence of this text here today. '.repeat(5).trim(),
-).join('\n\n');
+/** An answer: ten paragraphs of fifty words each, a word a piece; another with each seed, since an answer that says what one before it said is asked for again. */
+function answerOf(seed: number): string {
+  const words = proseOf(PIECES + 200, seed)
+    .replace(/^#.*$/gm, '')
+    .split(/\s+/)
+    .filter(Boolean)
+    .slice(0, PIECES);
+  return Array.from({ length: 10 }, (_, at) => words.slice(at * 50, at * 50 + 50).join(' ')).join('\n\n');
+}
 
 /** Starts the application and waits until it answers. */
 async function application(folder: string): Promise<ChildProcess> {
@@ -113,18 +118,30 @@ const plainSteps = (page: Page, pieces: readonly string[]): Promise<void> =>
 
 const middle = (values: number[]) => values.sort((a, b) => a - b)[Math.floor(values.length / 2)];
 
-/** Asks for a text; a long draft may still be read when the keys are pressed first. */
-async function askFor(page: Page, place: Locator): Promise<void> {
-  for (let press = 0; press < 20 && !(await place.isVisible()); press++) {
-    await page.keyboard.press('Control+Alt+Enter');
-    await page.waitForTimeout(2000);
-  }
+/** Asks for a text as long as the answers are: what is shorter or longer than was asked for is asked for again. */
+async function askFor(page: Page): Promise<void> {
+  await page.getByRole('tab', { name: 'Patterns' }).click();
+  const all = page.getByRole('button', { name: 'All patterns' });
+  if (await all.isVisible()) await all.click();
+  await page
+    .getByRole('region', { name: 'Patterns' })
+    .getByRole('button', { name: /^Continue/ })
+    .click();
+  await page.getByLabel(/^Length/).fill(String(PIECES));
+  await page.getByRole('button', { name: 'Write it' }).click();
+  // As it stands beside a writer: the notes go on in the margin.
+  await page.getByRole('tab', { name: /Notes/ }).click();
+}
+
+/** Waits for something with a look each second: to be told of it at once is to have the page's thread look with every frame. */
+async function untilThere(page: Page, wanted: Locator): Promise<void> {
+  while (!(await wanted.isVisible())) await page.waitForTimeout(1000);
 }
 
 /** Time of the page's thread for 500 pieces that come into a draft of 20,000 words, over 500 steps of a plain editor. */
 export async function streamedPieces(): Promise<number> {
   const folder = mkdtempSync(join(tmpdir(), 'bench-stream-'));
-  const endpoint = await playEndpoint({ pace: PACE, text: TEXT });
+  const endpoint = await playEndpoint({ pace: PACE, text: answerOf(0) });
   const running = await application(folder);
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
@@ -140,15 +157,19 @@ export async function streamedPieces(): Promise<number> {
     await openLongDraft(page, endpoint.base);
     const place = page.getByRole('region', { name: /^Not yet taken/ });
     const [own, plain]: [number[], number[]] = [[], []];
-    const pieces = TEXT.match(/\s*\S+/g) ?? [];
-    if (pieces.length !== PIECES) throw new Error(`The text has ${pieces.length} pieces.`);
     for (let run = -1; run < RUNS; run++) {
-      if (run === -1) await askFor(page, place);
+      endpoint.text = answerOf(run + 2);
+      const pieces = endpoint.text.match(/\s*\S+/g) ?? [];
+      if (pieces.length !== PIECES) throw new Error(`The text has ${pieces.length} pieces.`);
+      const asked = endpoint.asked.length;
+      if (run === -1) await askFor(page);
       else await place.getByRole('button', { name: 'Try again' }).click();
       await place.getByText(/on its way · \d+ words/).waitFor();
       let begun = await worked(session);
-      await place.getByRole('button', { name: 'Try again' }).waitFor();
+      await untilThere(page, place.getByRole('button', { name: 'Try again' }));
       if (run >= 0) own.push((await worked(session)) - begun);
+      if (endpoint.asked.length !== asked + 1)
+        throw new Error(`It was asked ${endpoint.asked.length - asked} times for one text.`);
       // What follows a text (its checks, its score) is done before the next is measured.
       await page.waitForTimeout(1500);
       begun = await worked(session);

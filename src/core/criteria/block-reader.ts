@@ -113,10 +113,17 @@ export interface ReadingTarget {
   study: StudyFacts | null;
 }
 
+const topicStems = new WeakMap<StudyFacts, readonly string[]>();
+
 /** Stems by which a study's topics are known, and the kin of these, each once, in the order in which they are met. */
-export function topicStemsOf(study: StudyFacts | null): string[] {
-  const own = (study?.topics ?? []).flatMap(({ stems }) => stems.map(([stem]) => stem));
-  return [...new Set([...own, ...own.flatMap((stem) => [...kinOf(stem).keys()])])];
+export function topicStemsOf(study: StudyFacts): readonly string[] {
+  let stems = topicStems.get(study);
+  if (!stems) {
+    const own = study.topics.flatMap((topic) => topic.stems.map(([stem]) => stem));
+    stems = [...new Set([...own, ...own.flatMap((stem) => [...kinOf(stem).keys()])])];
+    topicStems.set(study, stems);
+  }
+  return stems;
 }
 
 /** A text that ends as a sentence does, closing quotes and brackets apart. */
@@ -150,6 +157,7 @@ function hintsOf(wording: Wording): ReadonlySet<string> {
 }
 
 const NO_HINTS: readonly string[] = [];
+const NO_PLACES = new Int32Array(0);
 const NO_STEMS: number[] = [];
 const NO_PHRASES: StockPhrase[] = [];
 
@@ -171,8 +179,8 @@ export class BlockReader {
   private readonly styles: SentenceStyles;
   /** Stems of the sentence that is being read. */
   private readonly lastIn: number[] = [];
-  /** Indices of topic stems by the number of the stem. */
-  private readonly stems: Map<number, number> | null;
+  /** By the number of a stem: one more than its index among the topics' stems; 0 for those of none. Empty without topics. */
+  private readonly topicStems: Int32Array;
 
   constructor(
     readonly vocabulary: Vocabulary,
@@ -187,9 +195,7 @@ export class BlockReader {
           bases,
         )
       : null;
-    this.stems = study?.topics.length
-      ? new Map(topicStemsOf(study).map((stem, at) => [bases.stemNumber(stem), at]))
-      : null;
+    this.topicStems = study?.topics.length ? placesOf(topicStemsOf(study), bases) : NO_PLACES;
     this.wording = wordingOf(target.language);
     this.stock = this.wording && stockPhrasesOf(this.wording.stock);
     this.hints = this.wording && new WordHints(vocabulary, hintsOf(this.wording));
@@ -332,14 +338,27 @@ export class BlockReader {
   }
 
   private topicStemsIn(tokens: Tokens): number[] {
-    if (!this.stems || tokens.length === 0) return NO_STEMS;
+    const { topicStems } = this;
+    if (topicStems.length === 0 || tokens.length === 0) return NO_STEMS;
     const here = new Set<number>();
     for (let at = 0; at < tokens.length; at++) {
-      const index = this.stems.get(this.bases.stem(tokens.ids[at]));
-      if (index !== undefined) here.add(index);
+      const stem = this.bases.stem(tokens.ids[at]);
+      if (stem < 0 || stem >= topicStems.length) continue;
+      const place = topicStems[stem];
+      if (place > 0) here.add(place - 1);
     }
     return [...here];
   }
+}
+
+/** By the number of a stem: one more than its index among some; 0 for all others. */
+function placesOf(stems: readonly string[], bases: WordBases): Int32Array {
+  const numbers = stems.map((stem) => bases.stemNumber(stem));
+  const places = new Int32Array(Math.max(...numbers) + 1);
+  numbers.forEach((number, at) => {
+    places[number] = at + 1;
+  });
+  return places;
 }
 
 const plainOf = (text: string) =>

@@ -2,10 +2,6 @@ import { type Block, footnotesOf, openingText, type PostDocument, type PostField
 import {
   detectLanguage,
   isEnglish,
-  MATCH_KINDS,
-  MATCH_VALUES,
-  type Match,
-  type MatchKind,
   matchingOf,
   type Tokens,
   Vocabulary,
@@ -15,6 +11,7 @@ import { comparablePath, effectiveMetaTitle, linkKind, titleKey } from '../listi
 import { BlockReader, type BlockReading } from './block-reader.ts';
 import { type DraftTotals, draftTotals } from './draft-totals.ts';
 import type { Limits } from './limits.ts';
+import { type LooksInTexts, looksInTexts } from './looks-in-texts.ts';
 import type { StudyFacts } from './surroundings.ts';
 import { WholeText, type WholeTextReading } from './whole-text.ts';
 import type { Wording } from './wordings/index.ts';
@@ -73,15 +70,8 @@ export interface LinkFact {
   /** Comparable path of internal links. */
   path: string | null;
 }
-export interface Found {
-  kind: MatchKind | null;
-  /** 0 where not found. */
-  value: number;
-  match: Match | null;
-}
-
 /** Everything the criteria read off a draft. */
-export interface DraftFacts {
+export interface DraftFacts extends LooksInTexts {
   fields: PostFields;
   blocks: readonly Block[];
   readings: readonly BlockReading[];
@@ -107,10 +97,6 @@ export interface DraftFacts {
   links: readonly LinkFact[];
   /** Weighted uses of the keyword in the body. */
   useCount: number;
-  /** Best match of the primary keyword in a text that is no block. */
-  keywordIn(text: string): Found;
-  /** Best match value of the keyword or a supporting one in such a text. */
-  targetValueIn(text: string): number;
   reader: BlockReader;
 }
 
@@ -118,7 +104,8 @@ export interface DraftFacts {
 export class DraftReadings {
   private reader: BlockReader | null = null;
   private tokenMemo = new WeakMap<Block, Tokens>();
-  private textMemo = new Map<string, Match[]>();
+  /** As the reader finds them. */
+  private looks: LooksInTexts | null = null;
   private detected: { text: string; language: string } | null = null;
   /** What the last report read, so that the next one looks only at where the drafts differ. */
   private last: { reader: BlockReader; blocks: readonly Block[]; readings: readonly BlockReading[] } | null =
@@ -213,9 +200,8 @@ export class DraftReadings {
       reader,
       titleBlock,
       metaTitle: effectiveMetaTitle(fields.metaTitle, fields.title, settings.titlePattern, settings.siteName),
-      keywordIn: (text) => this.keywordIn(text, reader),
-      targetValueIn: (text) =>
-        this.matches(text, reader).reduce((best, match) => Math.max(best, MATCH_VALUES[match.kind]), 0),
+      keywordIn: this.looks!.keywordIn,
+      targetValueIn: this.looks!.targetValueIn,
     };
   }
 
@@ -288,29 +274,8 @@ export class DraftReadings {
         this.tokenMemo,
         this.bases.in(code),
       );
-      this.textMemo = new Map();
+      this.looks = looksInTexts(this.reader);
     }
     return this.reader;
-  }
-
-  private matches(text: string, reader: BlockReader): Match[] {
-    let matches = this.textMemo.get(text);
-    if (!matches) {
-      if (this.textMemo.size > 2000) this.textMemo.clear();
-      matches = reader.matchText(text);
-      this.textMemo.set(text, matches);
-    }
-    return matches;
-  }
-
-  private keywordIn(text: string, reader: BlockReader): Found {
-    let best: Match | null = null;
-    for (const match of this.matches(text, reader)) {
-      if (match.phrase !== 0) continue;
-      if (!best || MATCH_KINDS.indexOf(match.kind) < MATCH_KINDS.indexOf(best.kind)) best = match;
-    }
-    return best
-      ? { kind: best.kind, value: MATCH_VALUES[best.kind], match: best }
-      : { kind: null, value: 0, match: null };
   }
 }

@@ -38,20 +38,28 @@ export function boundStems(
   stems: readonly KeywordStem[],
   bases: WordBases,
 ): number[] {
-  const bound = stems.map(() => 0);
+  const wanted = stems.map(({ stem }) => stem);
+  const bound = wanted.map(() => 0);
+  // By the stems: whether the sentence holds it within a use, and apart from all.
+  const within = new Uint8Array(wanted.length);
+  const apart = new Uint8Array(wanted.length);
   let use = 0;
   for (let from = 0; from < length; ) {
     let to = from;
-    const within = stems.map(() => false);
-    const apart = stems.map(() => false);
+    let any = false;
     for (; to < length && sentences[to] === sentences[from]; to++) {
-      while (use < uses.length && uses[use].match.lastToken < to) use += 1;
-      const at = stems.findIndex(({ stem }) => stem === bases.stem(ids[to]));
+      const at = wanted.indexOf(bases.stem(ids[to]));
       if (at < 0) continue;
+      any = true;
+      while (use < uses.length && uses[use].match.lastToken < to) use += 1;
       const isWithin = use < uses.length && uses[use].match.firstToken <= to;
-      (isWithin ? within : apart)[at] = true;
+      (isWithin ? within : apart)[at] = 1;
     }
-    for (let at = 0; at < stems.length; at++) if (within[at] && !apart[at]) bound[at] += 1;
+    if (any) {
+      for (let at = 0; at < wanted.length; at++) if (within[at] > apart[at]) bound[at] += 1;
+      within.fill(0);
+      apart.fill(0);
+    }
     from = to;
   }
   return bound;

@@ -24,6 +24,9 @@ const NAMING = new Set([undefined, 'n', 'm', 'o']);
 
 /** By the number of a word: 0 not looked at yet, 1 may name something, 2 does not. */
 const kinds = new WeakMap<Vocabulary, Uint8Array>();
+// By the number of a base: the block that named it last, as counted over all that were read; one list does for all.
+let namedBy: Int32Array = new Int32Array(4096);
+let blocksRead = 0;
 
 function kindsOf(vocabulary: Vocabulary): Uint8Array {
   let found = kinds.get(vocabulary);
@@ -42,7 +45,7 @@ function namedIn({ tokens }: BlockReading, vocabulary: Vocabulary, bases: WordBa
   const naming = kindsOf(vocabulary);
   const { ids, sentences, length } = tokens;
   const found: number[] = [];
-  const seen = new Set<number>();
+  blocksRead += 1;
   const baseEnds: number[] = [];
   const wordEnds: number[] = [];
   for (let at = 0; at < length; at++) {
@@ -56,8 +59,9 @@ function namedIn({ tokens }: BlockReading, vocabulary: Vocabulary, bases: WordBa
     // What a block has named already is new to no sentence after it.
     if (naming[id] === 1) {
       const base = bases.base(id);
-      if (!seen.has(base)) found.push(base);
-      seen.add(base);
+      if (base >= namedBy.length) namedBy = withRoomFor(base, namedBy);
+      if (namedBy[base] !== blocksRead) found.push(base);
+      namedBy[base] = blocksRead;
     }
     if (at + 1 === length || sentences[at + 1] !== sentences[at]) {
       baseEnds.push(found.length);
@@ -65,9 +69,9 @@ function namedIn({ tokens }: BlockReading, vocabulary: Vocabulary, bases: WordBa
     }
   }
   return {
-    bases: Int32Array.from(found),
-    baseEnds: Int32Array.from(baseEnds),
-    wordEnds: Int32Array.from(wordEnds),
+    bases: new Int32Array(found),
+    baseEnds: new Int32Array(baseEnds),
+    wordEnds: new Int32Array(wordEnds),
   };
 }
 

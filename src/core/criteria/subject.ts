@@ -67,11 +67,12 @@ export function aboutness(facts: DraftFacts): number {
 const told = ({ whole }: DraftFacts, share: number): number =>
   1 - (1 - share) * ramp(whole.sentences, [...TELLS, null, null]);
 
+// The criterion asks when it measures and when it holds back: worked out once.
 const apart = new WeakMap<DraftFacts, number>();
+const like = new WeakMap<DraftFacts, number>();
 
 /** 0 where a phrase of several words is used and none of them ever stands apart from it; 1 where they do, or none can tell. */
 export function apartness(facts: DraftFacts): number {
-  // The criterion asks when it measures and when it holds back: worked out once.
   let found = apart.get(facts);
   if (found === undefined) {
     found = apartnessOf(facts);
@@ -114,6 +115,15 @@ function otherStaples(reader: BlockReader): number[] {
 
 /** How far a text says what the studied pages say, 0 to 1; 1 where there is no study, or one of too few terms. */
 export function studyLikeness(facts: DraftFacts): number {
+  let found = like.get(facts);
+  if (found === undefined) {
+    found = likenessOf(facts);
+    like.set(facts, found);
+  }
+  return found;
+}
+
+function likenessOf(facts: DraftFacts): number {
   const terms = facts.settings.study?.terms;
   if (!terms) return 1;
   const staples = otherStaples(facts.reader);

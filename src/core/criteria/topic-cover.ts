@@ -19,8 +19,8 @@ export interface TopicInDraft {
 /** Topics with their stems as indices, worked out once for each study: they are asked for every section with every key. */
 interface Indexed {
   size: number;
-  /** For each stem of a topic its index, its weight, and its kin: indices with how near they are. */
-  topics: { at: number; weight: number; kin: [at: number, near: number][] }[][];
+  /** For each stem of a topic its index, its weight, and its kin, the nearest first. */
+  topics: { at: number; weight: number; kin: { at: number; near: number }[] }[][];
   /** Sections by their first block. */
   sections: WeakMap<BlockReading, { members: BlockReading[]; cover: Float64Array }>;
 }
@@ -38,7 +38,9 @@ function indexed(study: StudyFacts): Indexed {
         stems.map(([stem, weight]) => ({
           at: indices.get(stem)!,
           weight,
-          kin: [...kinOf(stem)].map(([other, near]): [number, number] => [indices.get(other)!, near]),
+          kin: [...kinOf(stem)]
+            .map(([other, near]) => ({ at: indices.get(other)!, near }))
+            .sort((a, b) => b.near - a.near),
         })),
       ),
       sections: new WeakMap(),
@@ -73,8 +75,8 @@ function sectionCover(
       if (here[at]) sum += weight;
       else {
         let nearest = 0;
-        for (const [other, near] of kin) if (near > nearest && here[other]) nearest = near;
-        sum += weight * nearest;
+        while (nearest < kin.length && here[kin[nearest].at] === 0) nearest += 1;
+        if (nearest < kin.length) sum += weight * kin[nearest].near;
       }
     }
     cover[topic] = sum;

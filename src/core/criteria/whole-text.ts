@@ -99,21 +99,23 @@ export class WholeText {
         this.openingFit()) /
       // Of six measures that are independent by chance.
       Math.sqrt(6);
-    const { all: sentences, repeatedWords, repeatedSentences, wornSentences, said } = this;
+    const { all: sentences, repeatedWords, repeatedSentences, wornSentences, said, numbers, uses } = this;
     return {
       sentences,
       deviation,
       repeatedWords,
       repeatedSentences,
       wornSentences,
-      sentencesWith: (stem) => {
-        const number = this.numbers.get(stem);
-        return number === undefined ? 0 : this.uses[number];
+      sentencesWith(stem) {
+        const number = numbers.get(stem);
+        return number === undefined ? 0 : uses[number];
       },
-      stems: () => this.numbers.keys(),
-      sectionsWithout: (stems, least) => {
+      stems() {
+        return numbers.keys();
+      },
+      sectionsWithout(stems, least) {
         const places: number[] = [];
-        const wanted = stems.map((stem) => this.numbers.get(stem) ?? -1);
+        const wanted = stems.map((stem) => numbers.get(stem) ?? -1);
         let from = 0;
         for (const section of current) {
           if (section.sentences >= least && !holdsAny(section, wanted)) places.push(from);
@@ -121,7 +123,9 @@ export class WholeText {
         }
         return places;
       },
-      isRepeated: (key) => (said.get(key) ?? 0) > 1,
+      isRepeated(key) {
+        return (said.get(key) ?? 0) > 1;
+      },
     };
   }
 

@@ -71,6 +71,11 @@ export function inflectionCandidates(normal: string): string[] {
   return out;
 }
 
+/** Whether all {@link inflectionCandidates} of a word begin with its first two letters, told without working them out. */
+export const keepsHead = (normal: string): boolean =>
+  // "died" may be of "dy".
+  !(normal.length === 4 && normal.endsWith('ied')) && !knownWords().irregular.has(normal);
+
 /** Endings before which an e was dropped: "cycl-ing", "creat-ing", "glaz-ing". */
 const LOST_E =
   /(?:[^aeioulr]l|[aeiou]ag|ok|[aeiou]ut|mut|iag|rag|[^aeiou]at|[eiou]at|iz|[uv]|[^n]c|dg|[aiou]d|[aiu]r|rg|rs|ns|[^s]s)$/;

@@ -1,6 +1,6 @@
 import { isEnglish } from './detect.ts';
 import { type Direction, directionOf as englishDirection } from './direction.ts';
-import { areVariants } from './inflections.ts';
+import { areVariants, keepsHead } from './inflections.ts';
 import { withoutElision } from './languages/elision.ts';
 import { type LanguageRules, languageRules } from './languages/index.ts';
 import { sharesStem, stemsOfForm } from './languages/inflected.ts';
@@ -22,6 +22,8 @@ export interface Matching {
   normal: (vocabulary: Vocabulary, id: number) => string;
   /** What it may be a form of. */
   candidates: (vocabulary: Vocabulary, id: number) => string[];
+  /** Whether all that a word in normal form may be a form of begins with its first two letters; false where that is not known. */
+  keepsHead: (normal: string) => boolean;
   areVariants: (a: string, aCandidates: string[], b: string, bCandidates: string[]) => boolean;
 }
 
@@ -34,6 +36,7 @@ const ENGLISH: Matching = {
   directionOf: englishDirection,
   normal: (vocabulary, id) => vocabulary.normal(id),
   candidates: (vocabulary, id) => vocabulary.candidates(id),
+  keepsHead,
   areVariants,
 };
 
@@ -45,6 +48,7 @@ const PLAIN: Matching = {
   directionOf: () => 'none',
   normal: (vocabulary, id) => vocabulary.form(id),
   candidates: (vocabulary, id) => [vocabulary.form(id)],
+  keepsHead: () => true,
   areVariants: (a, _aCandidates, b) => a === b,
 };
 
@@ -90,6 +94,7 @@ function matchingBy(rules: LanguageRules): Matching {
       candidates[id] = fresh;
       return fresh;
     },
+    keepsHead: () => false,
     areVariants: (a, aCandidates, b, bCandidates) => a === b || sharesStem(aCandidates, bCandidates),
   };
 }

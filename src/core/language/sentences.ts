@@ -9,7 +9,17 @@ const LONGEST_ABBREVIATION = 8;
 
 // A reference to a footnote stands behind the mark too.
 const CLOSERS = /["'”’»)\]†]/;
-const END_MARKS = /[.!?…。！？؟۔।]/g;
+const END_MARKS = new Set(Array.from('.!?…。！？؟۔।', (mark) => mark.charCodeAt(0)));
+
+/** Where the next mark stands that may end a sentence, from a place on; the text's length where none does. */
+function endMarkFrom(text: string, from: number): number {
+  for (let at = from; at < text.length; at++) {
+    const code = text.charCodeAt(at);
+    // Letters of Latin scripts and spaces, nearly all of most texts, are passed at once.
+    if (code === 0x2e || code === 0x21 || code === 0x3f || (code > 0x600 && END_MARKS.has(code))) return at;
+  }
+  return text.length;
+}
 
 /**
  * The offsets at which a new sentence begins (0 is left out).
@@ -21,20 +31,19 @@ const END_MARKS = /[.!?…。！？؟۔।]/g;
 export function sentenceBreaks(text: string, rules: SentenceRules | null = null): number[] {
   const breaks: number[] = [];
   for (let at = text.indexOf('\n'); at !== -1; at = text.indexOf('\n', at + 1)) breaks.push(at + 1);
-  END_MARKS.lastIndex = 0;
-  for (let hit = END_MARKS.exec(text); hit; hit = END_MARKS.exec(text)) {
-    const mark = hit[0];
-    let at = hit.index + 1;
+  const lines = breaks.length;
+  let at = 0;
+  for (let hit = endMarkFrom(text, 0); hit < text.length; hit = endMarkFrom(text, at)) {
+    const mark = text[hit];
+    at = hit + 1;
     if (mark === '。' || mark === '！' || mark === '？') {
       while (at < text.length && /[」』）。！？]/.test(text[at])) at += 1;
       if (at < text.length) breaks.push(at);
-      END_MARKS.lastIndex = Math.max(at, hit.index + 1);
       continue;
     }
     while (at < text.length && /[.!?…]/.test(text[at])) at += 1;
-    const run = at - hit.index;
+    const run = at - hit;
     while (at < text.length && CLOSERS.test(text[at])) at += 1;
-    END_MARKS.lastIndex = at;
     if (at >= text.length || !/\s/.test(text[at])) continue;
     let next = at;
     while (next < text.length && /\s/.test(text[next])) next += 1;
@@ -46,12 +55,12 @@ export function sentenceBreaks(text: string, rules: SentenceRules | null = null)
     if (
       mark === '.' &&
       run === 1 &&
-      (rules ? isShortIn(rules, text, hit.index, lead) : isAbbreviation(text, hit.index, lead))
+      (rules ? isShortIn(rules, text, hit, lead) : isAbbreviation(text, hit, lead))
     )
       continue;
     breaks.push(next);
   }
-  return breaks.sort((a, b) => a - b);
+  return lines === 0 ? breaks : breaks.sort((a, b) => a - b);
 }
 
 /** What sentences of a language depend on; of `LanguageRules`. */

@@ -77,17 +77,22 @@ function spellings(): Map<string, string> {
 export function oneSpelling(form: string): string {
   const known = (table ?? spellings()).get(form);
   if (known !== undefined) return known;
-  const ise = form.lastIndexOf('is');
-  if (ise > 1 && AFTER_IS.has(form.slice(ise + 2))) {
+  // Read from the end, letter by letter: every word is asked, and most have neither.
+  for (let at = form.length - 2; at > 2; at--) {
+    if (form.charCodeAt(at) !== S) continue;
+    const before = form.charCodeAt(at - 1);
+    if (before !== I && before !== Y) continue;
+    const after = form.slice(at + 1);
+    if (!(before === I ? AFTER_IS : AFTER_YS).has(after)) continue;
     izeable ??= new Set(izeStems.split(' '));
-    return izeable.has(form.slice(0, ise)) ? `${form.slice(0, ise)}iz${form.slice(ise + 2)}` : form;
+    yseable ??= new Set(YSE.split(' '));
+    const verbs = before === I ? izeable : yseable;
+    return verbs.has(form.slice(0, at - 1)) ? `${form.slice(0, at)}z${after}` : form;
   }
-  const yse = form.lastIndexOf('ys');
-  if (yse < 2 || !AFTER_YS.has(form.slice(yse + 2))) return form;
-  yseable ??= new Set(YSE.split(' '));
-  return yseable.has(form.slice(0, yse)) ? `${form.slice(0, yse)}yz${form.slice(yse + 2)}` : form;
+  return form;
 }
 
+const [I, S, Y] = [105, 115, 121];
 const AFTER_IS = new Set('e ed es ing er ers ation ations able ational'.split(' '));
 /** Without -es: "analyses" is also the plural of a noun. */
 const AFTER_YS = new Set('e ed ing er ers'.split(' '));

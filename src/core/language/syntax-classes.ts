@@ -20,17 +20,25 @@ const grammar = new Map(GRAMMAR.map((word, at) => [word, at + 1]));
 const open = new Map<string, number>(OPEN.map((name, at) => [name, GRAMMAR.length + 1 + at]));
 export const SYNTAX_CLASSES = GRAMMAR.length + 1 + OPEN.length;
 
+/** Whether a word begins with a digit, or is of digits and the marks within them alone. */
+function isFigure(form: string): boolean {
+  const first = form.charCodeAt(0);
+  return first <= 57 && (first >= 48 || /^[\d.,]+$/.test(form));
+}
+
 function openClassOf(form: string): (typeof OPEN)[number] {
-  if (/^[\d.,]+$/.test(form) || /^\d/.test(form)) return 'number';
+  if (isFigure(form)) return 'number';
   const part = partOfSpeech(form);
   if (part !== undefined && part !== 'o') return part as 'n' | 'v' | 'm' | 'a' | 'r';
-  if (/ly$/.test(form) && form.length > 4) return 'r';
-  if (/ing$/.test(form) && form.length > 4) return 'g';
-  if (/ed$/.test(form) && form.length > 4) return 'd';
+  if (form.length > 4) {
+    if (form.endsWith('ly')) return 'r';
+    if (form.endsWith('ing')) return 'g';
+    if (form.endsWith('ed')) return 'd';
+  }
   const base = baseForm(normalForm(form));
   if (base !== form) {
     const of = partOfSpeech(base);
-    if (/s$/.test(form)) return of === 'n' ? 'p' : of === 'v' ? 'z' : of === 'm' ? 'q' : 'p';
+    if (form.endsWith('s')) return of === 'n' ? 'p' : of === 'v' ? 'z' : of === 'm' ? 'q' : 'p';
     if (of === 'v' || of === 'm') return 'd';
     if (of === 'n') return 'p';
   }

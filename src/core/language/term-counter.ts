@@ -12,6 +12,8 @@ export interface TermUse {
 /** Finds the uses of many terms, given by their keys, within clauses. Cost grows with the text, not with the terms. */
 export class TermCounter {
   private readonly byFirst = new Map<number, { term: number; words: number[] }[]>();
+  /** By the number of a base: 1 where a term begins with it. Most words begin none, and a look at a list tells it soonest. */
+  private readonly begins: Uint8Array;
 
   constructor(
     keys: readonly string[],
@@ -23,13 +25,17 @@ export class TermCounter {
       if (same) same.push({ term, words });
       else this.byFirst.set(words[0], [{ term, words }]);
     });
+    this.begins = new Uint8Array(Math.max(-1, ...this.byFirst.keys()) + 1);
+    for (const base of this.byFirst.keys()) this.begins[base] = 1;
   }
 
   uses({ ids, gaps, sentences, length }: Tokens): TermUse[] {
     const found: TermUse[] = [];
+    const { begins } = this;
     for (let first = 0; first < length; first++) {
-      const terms = this.byFirst.get(this.bases.base(ids[first]));
-      if (!terms) continue;
+      const base = this.bases.base(ids[first]);
+      if (base >= begins.length || begins[base] === 0) continue;
+      const terms = this.byFirst.get(base)!;
       for (const { term, words } of terms) {
         const last = first + words.length - 1;
         if (last >= length) continue;

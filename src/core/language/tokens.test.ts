@@ -56,7 +56,33 @@ describe('words', () => {
   });
 });
 
+describe('what a text that was read keeps', () => {
+  it('is its own: nothing that is read after it changes it', () => {
+    const text = 'Two riders met at the lock.';
+    const before = words(text);
+    const tokens = read(text);
+    read('Something else, much longer than the first, and in other places altogether.');
+    expect(Array.from(tokens.starts, (start, at) => text.slice(start, tokens.ends[at]))).toEqual(before);
+  });
+  it('is all of it, however many words it has', () => {
+    const many = Array.from({ length: 10_000 }, (_, at) => `word${at}`);
+    expect(words(many.join(' '))).toEqual(many);
+  });
+  it('is the same word in any case and composition', () => {
+    const ids = ['Ångström', 'ÅNGSTRÖM', 'ångström', 'A\u030angstro\u0308m'].map((word) =>
+      vocabulary.idOf(word),
+    );
+    expect(new Set(ids).size).toBe(1);
+    expect(vocabulary.form(ids[0])).toBe('ångström');
+  });
+});
+
 describe('sentences', () => {
+  it('end at the marks of Arabic, Urdu and Hindi too', () => {
+    expect(read('كم تكلف؟ قليلا.').sentenceCount).toBe(2);
+    expect(read('یہ ہے۔ وہ ہے۔').sentenceCount).toBe(2);
+    expect(read('यह है। वह है।').sentenceCount).toBe(2);
+  });
   it.each([
     ['One. Two! Three? Four', 4],
     ['It costs 3.50 a day. Dr. Marsh rents it.', 2],

@@ -112,13 +112,8 @@ const PIECE = 1000;
 /** No word is longer: what begins within so many units of a piece's end is looked at again with what follows. */
 const LONGEST_WORD = 40;
 
-/** Words of a run in a script without spaces, from `start` to `end` of a text. */
-function segmentRun(
-  text: string,
-  start: number,
-  end: number,
-  push: (start: number, end: number) => void,
-): void {
+/** Words of a run in a script without spaces, from `start` to `end` of a text: where each begins and ends. */
+function* segmented(text: string, start: number, end: number): Iterable<[start: number, end: number]> {
   const words = segmenter(languageOfUnspaced(text.slice(start, end)));
   for (let from = start; from < end; ) {
     const to = Math.min(end, from + PIECE);
@@ -128,7 +123,7 @@ function segmentRun(
         next = from + index;
         break;
       }
-      if (isWordLike) push(from + index, from + index + segment.length);
+      if (isWordLike) yield [from + index, from + index + segment.length];
     }
     from = next;
   }
@@ -147,22 +142,27 @@ function gapBetween(text: string, from: number, to: number): number {
   return CLAUSE.test(between) ? Gap.Clause : Gap.Mark;
 }
 
-/**
- * Splits a text into words, sentences and what stands between them.
- * Scripts with spaces are scanned by character code; Chinese, Japanese, Thai and their like go through the
- * platform's Unicode segmentation. Never throws; lone surrogates are no words.
- */
-export function tokenize(text: string, vocabulary: Vocabulary, rules: SentenceRules | null = null): Tokens {
+// Where the words of the text that is being read begin and end: lists that grow would be made anew for every block.
+let places = new Int32Array(4096);
+let endPlaces = new Int32Array(4096);
+
+function put(word: number, start: number, end: number): void {
+  if (word === places.length) {
+    const [starts, ends] = [places, endPlaces];
+    places = new Int32Array(2 * word);
+    endPlaces = new Int32Array(2 * word);
+    places.set(starts);
+    endPlaces.set(ends);
+  }
+  places[word] = start;
+  endPlaces[word] = end;
+}
+
+/** Finds the words of a text; how many there are. */
+function findWords(text: string): number {
   const table = kindsIn(text);
-  const ids: number[] = [];
-  const starts: number[] = [];
-  const ends: number[] = [];
   const size = text.length;
-  const push = (start: number, end: number) => {
-    ids.push(vocabulary.idOf(text.slice(start, end)));
-    starts.push(start);
-    ends.push(end);
-  };
+  let found = 0;
   let at = 0;
   while (at < size) {
     const code = text.charCodeAt(at);
@@ -174,7 +174,10 @@ export function tokenize(text: string, vocabulary: Vocabulary, rules: SentenceRu
     let end = at + (kind === 3 ? 2 : 1);
     if (kind === 2) {
       while (end < size && table[text.charCodeAt(end)] === 2) end += 1;
-      segmentRun(text, at, end, push);
+      for (const [from, to] of segmented(text, at, end)) {
+        put(found, from, to);
+        found += 1;
+      }
       at = end;
       continue;
     }
@@ -186,10 +189,24 @@ export function tokenize(text: string, vocabulary: Vocabulary, rules: SentenceRu
       else if (next !== 0x20 && joins(text, end, table)) end += 1;
       else break;
     }
-    push(at, end);
+    put(found, at, end);
+    found += 1;
     at = end;
   }
-  const length = ids.length;
+  return found;
+}
+
+/**
+ * Splits a text into words, sentences and what stands between them.
+ * Scripts with spaces are scanned by character code; Chinese, Japanese, Thai and their like go through the
+ * platform's Unicode segmentation. Never throws; lone surrogates are no words.
+ */
+export function tokenize(text: string, vocabulary: Vocabulary, rules: SentenceRules | null = null): Tokens {
+  const length = findWords(text);
+  const ids = new Int32Array(length);
+  const starts = places.slice(0, length);
+  const ends = endPlaces.slice(0, length);
+  for (let at = 0; at < length; at++) ids[at] = vocabulary.idOf(text.slice(starts[at], ends[at]));
   const gaps = new Uint8Array(length);
   const sentences = new Int32Array(length);
   const breaks = length ? sentenceBreaks(text, rules) : [];
@@ -212,9 +229,9 @@ export function tokenize(text: string, vocabulary: Vocabulary, rules: SentenceRu
   }
   return {
     length,
-    ids: Int32Array.from(ids),
-    starts: Int32Array.from(starts),
-    ends: Int32Array.from(ends),
+    ids,
+    starts,
+    ends,
     sentences,
     gaps,
     sentenceCount: sentence + 1,

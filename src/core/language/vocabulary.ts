@@ -1,5 +1,5 @@
 import { inflectionCandidates } from './inflections.ts';
-import { fold, normalForm } from './normal.ts';
+import { fold, normalOfFolded } from './normal.ts';
 import { isFunctionWord } from './stop-words.ts';
 import { syllablesOf } from './syllables.ts';
 import { syntaxClassOf } from './syntax-classes.ts';
@@ -9,8 +9,8 @@ import { syntaxClassOf } from './syntax-classes.ts';
  * Ids are dense and stable for the life of the vocabulary. Keep one per session.
  */
 export class Vocabulary {
-  private readonly bySurface = new Map<string, number>();
-  private readonly byForm = new Map<string, number>();
+  /** By the word as written, and by its folded form. */
+  private readonly numbers = new Map<string, number>();
   private readonly forms: string[] = [];
   private readonly normals: (string | undefined)[] = [];
   private readonly candidateLists: (string[] | undefined)[] = [];
@@ -24,22 +24,25 @@ export class Vocabulary {
 
   /** The id of a word as written; words that differ only in case or apostrophe share one. */
   idOf(surface: string): number {
-    const seen = this.bySurface.get(surface);
+    const seen = this.numbers.get(surface);
     if (seen !== undefined) return seen;
     const form = fold(surface);
-    let id = this.byForm.get(form);
-    if (id === undefined) {
-      id = this.forms.length;
-      this.forms.push(form);
-      // Lists without holes are read fastest.
-      this.normals.push(undefined);
-      this.candidateLists.push(undefined);
-      this.syntaxClasses.push(undefined);
-      this.syllableCounts.push(0);
-      this.functionFlags.push(isFunctionWord(form));
-      this.byForm.set(form, id);
-    }
-    this.bySurface.set(surface, id);
+    if (form === surface) return this.add(form);
+    const id = this.numbers.get(form) ?? this.add(form);
+    this.numbers.set(surface, id);
+    return id;
+  }
+
+  private add(form: string): number {
+    const id = this.forms.length;
+    this.forms.push(form);
+    // Lists without holes are read fastest.
+    this.normals.push(undefined);
+    this.candidateLists.push(undefined);
+    this.syntaxClasses.push(undefined);
+    this.syllableCounts.push(0);
+    this.functionFlags.push(isFunctionWord(form));
+    this.numbers.set(form, id);
     return id;
   }
 
@@ -51,7 +54,7 @@ export class Vocabulary {
   normal(id: number): string {
     let normal = this.normals[id];
     if (normal === undefined) {
-      normal = normalForm(this.forms[id]);
+      normal = normalOfFolded(this.forms[id]);
       this.normals[id] = normal;
     }
     return normal;

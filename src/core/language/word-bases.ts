@@ -9,9 +9,17 @@ import type { Vocabulary } from './vocabulary.ts';
 
 /** Whether a term may begin or end with a word: read off the word alone, so that nothing read earlier changes it. */
 const isEdge = (text: string, normal: string): boolean =>
-  !isStopWord(text) && (text === normal || !isStopWord(normal)) && LETTERS.test(text);
+  !isStopWord(text) && (text === normal || !isStopWord(normal)) && hasLetters(text);
 
 const LETTERS = /\p{L}{2}/u;
+
+/** Whether two letters stand beside each other; of words that begin with two of a to z, at a look. */
+function hasLetters(text: string): boolean {
+  const [first, second] = [text.charCodeAt(0), text.charCodeAt(1)];
+  return (first >= 97 && first <= 122 && second >= 97 && second <= 122) || LETTERS.test(text);
+}
+
+const UNKNOWN = -2;
 
 const codeOf = (language: string): string => languageRules(language)?.code ?? 'en';
 
@@ -25,10 +33,12 @@ export class WordBases {
   private readonly numbers = new Map<string, number>();
   private readonly texts: string[] = [];
   private readonly edges: boolean[] = [];
-  private readonly byId: number[] = [];
+  /** By the number of a word: one more than that of its base; 0 where nobody has asked yet. */
+  private byId = new Int32Array(1024);
   private readonly stemNumbers = new Map<string, number>();
   private readonly stemTexts: string[] = [];
-  private readonly stemById: number[] = [];
+  /** By the number of a base. */
+  private readonly stemByBase: number[] = [];
 
   private readonly foreign: ForeignStems | null;
   /** `en`, or a language of which rules are known. */
@@ -66,18 +76,20 @@ export class WordBases {
 
   /** The number of a base form by its text. */
   numberOf(text: string): number {
-    let number = this.numbers.get(text);
-    if (number === undefined) {
-      number = this.texts.length;
-      this.numbers.set(text, number);
-      this.texts.push(text);
-      this.edges.push(this.foreign ? this.isContent(text) : isEdge(text, normalForm(text)));
-    }
+    return this.numbers.get(text) ?? this.add(text, normalForm(text));
+  }
+
+  private add(text: string, normal: string): number {
+    const number = this.texts.length;
+    this.numbers.set(text, number);
+    this.texts.push(text);
+    this.edges.push(this.foreign ? this.isContent(text) : isEdge(text, normal));
+    this.stemByBase.push(UNKNOWN);
     return number;
   }
 
   private isContent(form: string): boolean {
-    return LETTERS.test(form) && !this.foreign!.isStop(form);
+    return hasLetters(form) && !this.foreign!.isStop(form);
   }
 
   private baseText(id: number): string {
@@ -92,9 +104,21 @@ export class WordBases {
   /** The base form of a vocabulary word; function words and figures are their own. */
   base(id: number): number {
     const known = this.byId[id];
-    if (known !== undefined) return known;
-    const number = this.numberOf(this.baseText(id));
-    this.byId[id] = number;
+    return known > 0 ? known - 1 : this.readBase(id);
+  }
+
+  private readBase(id: number): number {
+    const text = this.baseText(id);
+    // What differs from the word as written is a normal form.
+    const number =
+      this.numbers.get(text) ??
+      this.add(text, text === this.vocabulary.form(id) ? this.vocabulary.normal(id) : text);
+    if (id >= this.byId.length) {
+      const more = new Int32Array(2 * (id + 1));
+      more.set(this.byId);
+      this.byId = more;
+    }
+    this.byId[id] = number + 1;
     return number;
   }
 
@@ -109,12 +133,12 @@ export class WordBases {
 
   /** The stem of a vocabulary word; -1 for function words and figures. */
   stem(id: number): number {
-    const known = this.stemById[id];
-    if (known !== undefined) return known;
     const base = this.base(id);
+    const known = this.stemByBase[base];
+    if (known !== UNKNOWN) return known;
     let number = -1;
     if (this.edges[base]) number = this.stemNumber(this.foreign ? this.texts[base] : stem(this.texts[base]));
-    this.stemById[id] = number;
+    this.stemByBase[base] = number;
     return number;
   }
 

@@ -24,6 +24,8 @@ export class WordRoles {
   private readonly bySlot = new Map<string, { phrase: number; slot: number }[]>();
   private readonly byClosed = new Map<string, { phrase: number; from: number; to: number }[]>();
   private readonly byHead = new Map<string, { phrase: number; slot: number; tail: string }[]>();
+  /** The first two letters of all words above. */
+  private readonly heads = new Set<number>();
   /** By the number of a word: 0 not looked at yet, 1 stands for nothing, 2 has roles. A list by number would have more holes than words. */
   private looked = new Uint8Array(0);
   private readonly roles = new Map<number, Role[]>();
@@ -36,6 +38,8 @@ export class WordRoles {
     phrases.forEach((phrase, index) => {
       if (phrase && phrase.literalText === null) this.index(phrase, index);
     });
+    for (const words of [this.bySlot, this.byClosed, this.byHead])
+      for (const word of words.keys()) this.heads.add(headOf(word));
   }
 
   private index(phrase: Phrase, index: number): void {
@@ -65,12 +69,16 @@ export class WordRoles {
     if (known === 1) return null;
     if (known === 2) return this.roles.get(id)!;
     if (id >= this.looked.length) {
-      const more = new Uint8Array(Math.max(id + 1, this.vocabulary.size));
+      const more = new Uint8Array(Math.max(2 * (id + 1), this.vocabulary.size));
       more.set(this.looked);
       this.looked = more;
     }
-    const form = this.vocabulary.form(id);
     const normal = this.matching.normal(this.vocabulary, id);
+    if (!this.heads.has(headOf(normal)) && this.matching.keepsHead(normal)) {
+      this.looked[id] = 1;
+      return null;
+    }
+    const form = this.vocabulary.form(id);
     const candidates = this.matching.candidates(this.vocabulary, id);
     const roles: Role[] = [];
     for (const candidate of candidates) {
@@ -112,6 +120,9 @@ export class WordRoles {
     return a === b || (this.matching.code === 'en' && oneSpelling(a) === oneSpelling(b));
   }
 }
+
+/** The first two letters of a word as a number. */
+const headOf = (word: string): number => (word.charCodeAt(0) << 16) | word.charCodeAt(1);
 
 function hasRole(roles: readonly Role[], phrase: number, from: number): boolean {
   for (const role of roles)

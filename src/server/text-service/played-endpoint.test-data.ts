@@ -10,6 +10,8 @@ export interface PlayedEndpoint {
   brokenOff: number;
   /** Milliseconds between two pieces; may be changed while one is told. */
   pace: number;
+  /** What the good models answer next. */
+  text: string;
   close(): Promise<void>;
 }
 
@@ -35,8 +37,8 @@ export async function playEndpoint({
   port?: number;
 } = {}): Promise<PlayedEndpoint> {
   const asked: PlayedEndpoint['asked'] = [];
-  const state = { times: new Map<string, number>(), brokenOff: 0, pace };
-  const pieces = text.match(/\s*\S+/g) ?? [];
+  const state = { times: new Map<string, number>(), brokenOff: 0, pace, text };
+  const piecesOf = (some: string) => some.match(/\s*\S+/g) ?? [];
   const open = (response: ServerResponse) => response.writeHead(200, { 'content-type': 'text/event-stream' });
   const refuse = (
     response: ServerResponse,
@@ -47,7 +49,7 @@ export async function playEndpoint({
     response
       .writeHead(status, { 'content-type': 'application/json', ...headers })
       .end(JSON.stringify({ error: { message } }));
-  const tell = async (response: ServerResponse, some: readonly string[] = pieces) => {
+  const tell = async (response: ServerResponse, some: readonly string[] = piecesOf(state.text)) => {
     open(response);
     for (const piece of some) {
       if (response.destroyed) return;
@@ -63,6 +65,7 @@ export async function playEndpoint({
   const answer = async (model: string, key: string, response: ServerResponse): Promise<void> => {
     const times = (state.times.get(model) ?? 0) + 1;
     state.times.set(model, times);
+    const pieces = piecesOf(state.text);
     const [first = ''] = pieces;
     switch (model) {
       case 'unknown-key':
@@ -113,7 +116,7 @@ export async function playEndpoint({
         response.writeHead(200, { 'content-type': 'application/json' }).end(
           JSON.stringify({
             model: 'played-1',
-            choices: [{ message: { role: 'assistant', content: text }, finish_reason: 'stop' }],
+            choices: [{ message: { role: 'assistant', content: state.text }, finish_reason: 'stop' }],
           }),
         );
         return;
@@ -178,6 +181,12 @@ export async function playEndpoint({
     },
     set pace(milliseconds) {
       state.pace = milliseconds;
+    },
+    get text() {
+      return state.text;
+    },
+    set text(next) {
+      state.text = next;
     },
     close: () =>
       new Promise((done) => {

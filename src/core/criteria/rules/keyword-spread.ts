@@ -5,19 +5,18 @@ import { measure, NO_KEYWORD } from '../judging.ts';
 
 const QUARTERS = ['first', 'second', 'third', 'last'];
 
+const quarterOf = (word: number, words: number) => Math.min(3, Math.floor((4 * word) / words));
+
 /** Which quarters of the body hold a use, or a supporting keyword: whoever reads of these reads of the subject. */
 function quartersHeld({ totals, readings, titleBlock, words }: DraftFacts): boolean[] {
   const held = [false, false, false, false];
-  const hold = (word: number) => {
-    held[Math.min(3, Math.floor((4 * word) / words))] = true;
-  };
   for (const { reading, wordsBefore } of totals.withUses)
-    for (const { firstWord } of reading.uses) hold(wordsBefore + firstWord);
+    for (const { firstWord } of reading.uses) held[quarterOf(wordsBefore + firstWord, words)] = true;
   let before = 0;
   for (let at = 0; at < readings.length; at++) {
     if (at === titleBlock) continue;
     // Where in its block it stands is not known: a block is short.
-    if (readings[at].supporting.length > 0) hold(before + readings[at].words / 2);
+    if (readings[at].supporting.length > 0) held[quarterOf(before + readings[at].words / 2, words)] = true;
     before += readings[at].words;
   }
   return held;

@@ -2,6 +2,15 @@ import { criterion } from '../criterion.ts';
 import { firstNamed } from '../fixing/named-in-text.ts';
 import { measure } from '../judging.ts';
 
+/** Phrases that a note names. */
+const NAMED = 4;
+
+const named = (list: readonly string[]) =>
+  list
+    .slice(0, NAMED)
+    .map((phrase) => `"${phrase}"`)
+    .join(', ') + (list.length > NAMED ? ` and ${list.length - NAMED} more` : '');
+
 export const supportingKeywords = criterion({
   id: 'supporting-keywords',
   group: 'keyword',
@@ -20,11 +29,6 @@ export const supportingKeywords = criterion({
       else if (values[at] < 1) near.push(phrase);
     });
     const share = sum / supporting.length;
-    const named = (list: string[]) =>
-      list
-        .slice(0, 4)
-        .map((phrase) => `"${phrase}"`)
-        .join(', ') + (list.length > 4 ? ` and ${list.length - 4} more` : '');
     const advice = missing.length
       ? `Not in the text yet: ${named(missing)}.`
       : `Found as a variant only: ${named(near)}.`;

@@ -18,16 +18,18 @@ interface Dated {
   place: Evidence | null;
 }
 
+const hasPassed = (now: number | null, year: number | null, by = 1) =>
+  now !== null && year !== null && year <= now - by;
+
 /** What of a draft ages or has aged, the title first: how many places, and the first of them. */
 function datedIn({ fields, totals, settings: { year: now } }: DraftFacts): { count: number; first: Dated[] } {
   const first: Dated[] = [];
   let places = 0;
-  const hasPassed = (year: number | null, by = 1) => now !== null && year !== null && year <= now - by;
   for (const [name, text] of [
     ['title', fields.title],
     ['meta title', fields.metaTitle],
   ] as const) {
-    const passed = text === '' ? undefined : yearsIn(text).find((year) => hasPassed(year));
+    const passed = text === '' ? undefined : yearsIn(text).find((year) => hasPassed(now, year));
     if (passed === undefined) continue;
     places += 1;
     first.push({ what: `the ${name} names ${passed}`, place: null });
@@ -37,7 +39,8 @@ function datedIn({ fields, totals, settings: { year: now } }: DraftFacts): { cou
     reading: { block, dated },
   } of totals.withDated)
     for (const { start, end, year, kind } of dated) {
-      if (kind === 'heading' ? !hasPassed(year) : kind === 'figure' && !hasPassed(year, OLD)) continue;
+      if (kind === 'heading' ? !hasPassed(now, year) : kind === 'figure' && !hasPassed(now, year, OLD))
+        continue;
       places += 1;
       if (first.length >= SHOWN) continue;
       const what =
