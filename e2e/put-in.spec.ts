@@ -155,6 +155,27 @@ test('a footnote is numbered as the text goes, leads to its note, and comes out 
   expect(await exported(page, 'HTML')).toContain('role="doc-endnotes"');
 });
 
+test('a command acts where was clicked, however busy the page is when the key comes', async ({ page }) => {
+  await openPost(page, TYRE);
+  const paragraphs = draft(page).getByRole('paragraph');
+  await paragraphs.nth(3).click();
+  // Busy after each press, so that the key is there before the page tells where the caret is.
+  await page.evaluate(() => {
+    const busy = () => {
+      for (const until = performance.now() + 200; performance.now() < until; );
+    };
+    addEventListener('mousedown', () => setTimeout(busy), { capture: true });
+  });
+  for (const nth of [2, 1]) {
+    await paragraphs.nth(nth).scrollIntoViewIfNeeded();
+    const box = (await paragraphs.nth(nth).boundingBox())!;
+    await page.mouse.move(box.x + 60, box.y + 10);
+    await Promise.all([page.mouse.down(), page.mouse.up(), page.keyboard.press('Control+Alt+f')]);
+    await expect(paragraphs.nth(nth).getByTitle(/^Footnote/)).toHaveCount(1);
+  }
+  await expect(draft(page).getByTitle(/^Footnote/)).toHaveCount(2);
+});
+
 test('lists show the post down to one mark', async ({ page }) => {
   await openPost(page, TYRE);
   await draft(page).getByRole('paragraph').nth(1).click();

@@ -107,9 +107,9 @@ export async function caretAtEndOf(
   place: Locator,
   key: 'End' | 'Control+End' = 'End',
 ): Promise<void> {
-  if (key === 'End') await place.click();
-  else await place.focus();
   await expect(async () => {
+    if (key === 'End') await place.click();
+    else await place.focus();
     await page.keyboard.press(key);
     const isThere = await place.evaluate(async (element) => {
       for (let frame = 0; frame < 4; frame++) await new Promise(requestAnimationFrame);

@@ -354,7 +354,7 @@ export class BlockReader {
 /** By the number of a stem: one more than its index among some; 0 for all others. */
 function placesOf(stems: readonly string[], bases: WordBases): Int32Array {
   const numbers = stems.map((stem) => bases.stemNumber(stem));
-  const places = new Int32Array(Math.max(...numbers) + 1);
+  const places = new Int32Array(Math.max(-1, ...numbers) + 1);
   numbers.forEach((number, at) => {
     places[number] = at + 1;
   });

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { existsSync, lstatSync, readdirSync, readFileSync, realpathSync, statSync, watch } from 'node:fs';
+import { existsSync, lstatSync, readdirSync, readFileSync, realpathSync, statSync } from 'node:fs';
 import { basename, dirname, extname, join, relative, resolve, sep } from 'node:path';
 import {
   decodeText,
@@ -14,6 +14,7 @@ import {
 import { slugOf } from '../../core/listing/index.ts';
 import { writeWhole } from '../blog/record-store.ts';
 import { HostProblem } from './blog-host.ts';
+import { watchFolder } from './watch-folder.ts';
 
 /** A post's file as lists know it: its text is read when it is asked for. */
 export interface ContentFile {
@@ -61,11 +62,14 @@ export class ContentFolder {
   /** Counts changes from now on; answers how to stop. Where a folder cannot be watched, posts are looked at when they are asked for. */
   watch(): () => void {
     try {
-      const watcher = watch(this.root, { recursive: true, persistent: false }, () => {
-        this.changes += 1;
-      });
-      watcher.on('error', (error) => console.error('The folder of posts cannot be watched any more:', error));
-      return () => watcher.close();
+      return watchFolder(
+        this.root,
+        { deepest: DEEPEST, passedOver: PASSED_OVER },
+        () => {
+          this.changes += 1;
+        },
+        (error) => console.error('The folder of posts cannot be watched any more:', error),
+      );
     } catch (error) {
       console.error('The folder of posts cannot be watched:', error);
       return () => {};

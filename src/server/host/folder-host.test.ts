@@ -1,9 +1,12 @@
 import {
+  appendFileSync,
   existsSync,
   mkdirSync,
   mkdtempSync,
   readdirSync,
   readFileSync,
+  renameSync,
+  rmSync,
   statSync,
   symlinkSync,
   writeFileSync,
@@ -106,6 +109,28 @@ describe('a folder of posts', () => {
       writeFileSync(join(folder, 'posts/2026-11-01-rye-loaf.md'), `${POST}Salt.\n`);
       expect(content.changeCount).toBeGreaterThan(0);
     });
+  });
+  it.each([
+    ['a file that was written anew and put in the place of the old one', 'posts/2026-11-01-rye-loaf.md'],
+    ['a file in a folder that came later', 'posts/2026/loaf.md'],
+    ['a file in a folder that went and came back', 'posts/gone/loaf.md'],
+  ])('is watched on: %s', async (_, path) => {
+    const { folder, content } = contentOf();
+    mkdirSync(join(folder, 'posts/gone'), { recursive: true });
+    closing.push(content.watch());
+    rmSync(join(folder, 'posts/gone'), { recursive: true });
+    for (const name of ['gone', '2026']) mkdirSync(join(folder, 'posts', name), { recursive: true });
+    const file = join(folder, path);
+    writeFileSync(`${file}.new`, POST);
+    renameSync(`${file}.new`, file);
+    // Until all of that is told.
+    let told = -1;
+    while (told !== content.changeCount) {
+      told = content.changeCount;
+      await new Promise((done) => setTimeout(done, 300));
+    }
+    appendFileSync(file, 'Salt.\n');
+    await vi.waitFor(() => expect(content.changeCount).toBeGreaterThan(told), { timeout: 5000 });
   });
   it('changes by the lines that were meant', async () => {
     const { send, lines, content } = contentOf();

@@ -1,8 +1,6 @@
 import { KeyRound, Lightbulb, NotebookPen, Ruler, Sunrise, Waypoints } from 'lucide-react';
 import { Tooltip } from 'radix-ui';
-import type { CSSProperties } from 'react';
 import { NavLink, Outlet, ScrollRestoration } from 'react-router';
-import { Toaster } from 'sonner';
 import { currentSite } from '../data/sites.ts';
 import { zoneOf } from '../data/zone-of.ts';
 import { useAppSelector } from '../state/store.ts';
@@ -11,6 +9,7 @@ import { Zone } from '../ui/zone.ts';
 import { AppNotices } from './app-notices.tsx';
 import { Commands } from './commands.tsx';
 import { SiteSwitcher } from './site-switcher.tsx';
+import { Toasts } from './toasts.tsx';
 
 const ITEMS = [
   { to: '/today', name: 'Today', icon: Sunrise },
@@ -62,40 +61,7 @@ export function Shell() {
         </div>
         <Commands />
         <ScrollRestoration />
-        <Toaster
-          position="bottom-center"
-          style={
-            {
-              fontFamily: "'Public Sans Variable', system-ui, sans-serif",
-              // Wide enough for a sentence and two buttons beside it.
-              '--width': 'min(480px, 94vw)',
-            } as CSSProperties
-          }
-          toastOptions={{
-            style: {
-              background: 'var(--c-sheet)',
-              color: 'var(--c-ink)',
-              border: '1px solid var(--c-line)',
-              borderRadius: 6,
-              fontFamily: 'inherit',
-              fontSize: 14,
-              boxShadow: 'none',
-            },
-            cancelButtonStyle: {
-              background: 'transparent',
-              color: 'var(--c-ink)',
-              border: '1px solid var(--c-line)',
-              fontWeight: 600,
-              fontFamily: 'inherit',
-            },
-            actionButtonStyle: {
-              background: 'var(--c-marram)',
-              color: 'var(--c-paper)',
-              fontWeight: 600,
-              fontFamily: 'inherit',
-            },
-          }}
-        />
+        <Toasts />
       </Tooltip.Provider>
     </Zone>
   );

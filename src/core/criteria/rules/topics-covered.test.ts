@@ -18,6 +18,7 @@ describe('topics-covered', () => {
   it.each<[string, Case, number | null]>([
     ['no result pages were studied', { md: 'Hooks.' }, null],
     ['no topic that half of the pages have', { md: 'x', study: { topics: [study.topics[2]] } }, null],
+    ['of the topic no words are known', { md: 'Hooks.', study: { topics: [topic('Odds', 0.8)] } }, 0],
     ['none is covered', { md: 'Gulls over the dyke.', study }, 0],
     ['the one that more pages have counts more', { md: '## Hooks\n\nThey clamp the rack.', study }, 0.571],
     ['both, each in a section', { md: '## Hooks\n\nThe rack.\n\n## Holes\n\nGlue and wait.', study }, 1],

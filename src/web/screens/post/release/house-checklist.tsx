@@ -17,7 +17,8 @@ export function HouseChecklist({ session, site }: PostContext) {
     setPressed({ ...pressed, [id]: ticked });
     attempt(setTick(session.siteId, session.id, id, ticked));
   };
-  const done = checklist.filter(({ id }) => isTicked(id)).length;
+  // The count says what is kept.
+  const done = checklist.filter(({ id }) => kept.includes(id)).length;
   return (
     <section aria-label="House checklist">
       <h2 className="mb-1 flex items-baseline gap-3 font-serif text-xl font-semibold">

@@ -22,6 +22,9 @@ export function BringTalk({ onDone }: { onDone: () => void }) {
   const [recording, setRecording] = useState<File | null>(null);
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
+  // Files that are being taken in, one after the other: what was chosen last stands there at the end.
+  const [coming, setComing] = useState(0);
+  const taking = useRef<Promise<void>>(Promise.resolve());
   const [over, setOver] = useState(false);
   const field = useRef<HTMLTextAreaElement>(null);
 
@@ -30,11 +33,17 @@ export function BringTalk({ onDone }: { onDone: () => void }) {
     const played = files.find(isRecording);
     if (played) setRecording(played);
     if (!spoken) return;
-    const { text: words, problem: why } = await (await talkWorker()).decode(await spoken.arrayBuffer());
-    setProblem(why ? `${spoken.name} ${why}` : '');
-    if (why) return;
-    setText(words);
-    setName(spoken.name);
+    const decode = async () => {
+      const { text: words, problem: why } = await (await talkWorker()).decode(await spoken.arrayBuffer());
+      setProblem(why ? `${spoken.name} ${why}` : '');
+      if (why) return;
+      setText(words);
+      setName(spoken.name);
+    };
+    setComing((count) => count + 1);
+    const own = taking.current.then(decode).finally(() => setComing((count) => count - 1));
+    taking.current = own.catch(() => {});
+    await own;
   };
   const read = async () => {
     setBusy(true);
@@ -111,8 +120,12 @@ export function BringTalk({ onDone }: { onDone: () => void }) {
         </p>
       )}
       <div className="mt-3 flex flex-wrap items-center gap-2">
-        <Button look="main" disabled={busy || text.trim() === ''} onClick={() => attempt(read())}>
-          {busy ? 'Reading' : 'Read the talk'}
+        <Button
+          look="main"
+          disabled={busy || coming > 0 || text.trim() === ''}
+          onClick={() => attempt(read())}
+        >
+          {busy || coming > 0 ? 'Reading' : 'Read the talk'}
         </Button>
         <FileButton
           label="Transcript file"

@@ -14,6 +14,7 @@ import {
 import { commandFor } from '../../../../state/commands.ts';
 import type { BodyOwner } from '../../../../state/post/post-in-hand.ts';
 import type { PostSession } from '../../../../state/post/post-session.ts';
+import { caretInStep } from './caret-in-step.ts';
 import { extensions } from './extensions.ts';
 import { focusedChain } from './focused-chain.ts';
 import { type Ask, insertMenu } from './insert-menu.tsx';
@@ -81,8 +82,12 @@ export class BodyEditor implements BodyOwner {
         ...pasting,
         handleDOMEvents: {
           ...pasting.handleDOMEvents,
+          mousedown: (view) => caretInStep.mousedown(view),
           // A key that the application has given to one of its own actions is not also the editor's.
-          keydown: (_view, event) => commandFor(event) !== null,
+          keydown(view, event) {
+            caretInStep.keydown(view);
+            return commandFor(event) !== null;
+          },
         },
       },
       onUpdate: () => {

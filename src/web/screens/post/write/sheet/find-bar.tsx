@@ -139,6 +139,9 @@ export function FindBar({ editor, session }: { editor: Editor; session: PostSess
   return (
     <search
       aria-label="Find and replace"
+      onKeyDown={({ key }) => {
+        if (key === 'Escape') close();
+      }}
       className="flex flex-wrap items-center gap-x-3 gap-y-1.5 border-b bg-sheet px-3 py-1.5 text-[13px]"
     >
       <input
@@ -149,7 +152,6 @@ export function FindBar({ editor, session }: { editor: Editor; session: PostSess
         onChange={(event) => setSearch(event.target.value)}
         onKeyDown={(event) => {
           if (isEnter(event)) run(event.shiftKey ? findPrev : findNext);
-          if (event.key === 'Escape') close();
         }}
         className={box}
       />
@@ -172,7 +174,6 @@ export function FindBar({ editor, session }: { editor: Editor; session: PostSess
           onChange={(event) => setReplace(event.target.value)}
           onKeyDown={(event) => {
             if (isEnter(event)) one();
-            if (event.key === 'Escape') close();
           }}
           className={box}
         />
