@@ -24,8 +24,8 @@ export function ChangedFile({ release, written }: { release: PostRelease; writte
     postThere(FOLDER, release.url).then(
       ({ version }) => isWanted && setFound(version === release.version ? 'same' : 'changed'),
       (error: unknown) => {
-        if (!isWanted) return;
-        setFound(error instanceof PublishingProblem && /no file/.test(error.message) ? 'gone' : 'same');
+        // What cannot be looked at just now is as it was found last.
+        if (isWanted && error instanceof PublishingProblem && /no file/.test(error.message)) setFound('gone');
       },
     );
     return () => {
