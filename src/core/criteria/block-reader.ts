@@ -9,6 +9,7 @@ import {
   type MeasuredWords,
   matchingOf,
   PhraseMatcher,
+  perVocabulary,
   proseLikeness,
   TermCounter,
   type Tokens,
@@ -144,17 +145,12 @@ const NO_CLAIMS: BlockReading['claims'] = [];
 const NOTHING_MEASURED: MeasuredWords = { syllables: 0, letters: 0, longWords: 0 };
 /** Languages of which nothing is known have no words that lean or point; their sentences are told by length alone. */
 const ENGLISH = wordingOf('en')!;
-const hintsKnown = new WeakMap<Wording, ReadonlySet<string>>();
-
-/** Words by which stock phrases and words that age are looked for; the same for all readers of a language. */
-function hintsOf(wording: Wording): ReadonlySet<string> {
-  let hints = hintsKnown.get(wording);
-  if (!hints) {
-    hints = new Set([...stockPhrasesOf(wording.stock).hints, ...wording.ageing.hints]);
-    hintsKnown.set(wording, hints);
-  }
-  return hints;
-}
+/** Words by which stock phrases and words that age are looked for. */
+const hintsFor = perVocabulary(
+  (vocabulary, { stock, ageing }: Wording) =>
+    new WordHints(vocabulary, new Set([...stockPhrasesOf(stock).hints, ...ageing.hints])),
+);
+const stylesFor = perVocabulary((vocabulary, { style }: Wording) => new SentenceStyles(vocabulary, style));
 
 const NO_HINTS: readonly string[] = [];
 const NO_PLACES = new Int32Array(0);
@@ -198,8 +194,8 @@ export class BlockReader {
     this.topicStems = study?.topics.length ? placesOf(topicStemsOf(study), bases) : NO_PLACES;
     this.wording = wordingOf(target.language);
     this.stock = this.wording && stockPhrasesOf(this.wording.stock);
-    this.hints = this.wording && new WordHints(vocabulary, hintsOf(this.wording));
-    this.styles = new SentenceStyles(vocabulary, (this.wording ?? ENGLISH).style);
+    this.hints = this.wording && hintsFor(vocabulary, this.wording);
+    this.styles = stylesFor(vocabulary, this.wording ?? ENGLISH);
     this.keywordStems = keywordStemsOf(target.keyword, vocabulary, bases);
     this.matcher = new PhraseMatcher(
       [target.keyword, ...target.supporting],

@@ -23,6 +23,7 @@ export {
 export { type Matching, matchingOf } from './matching.ts';
 export { type MeasuredWords, WordMeasure } from './measured-words.ts';
 export { fold, normalForm } from './normal.ts';
+export { perVocabulary } from './per-vocabulary.ts';
 export { type ProseLikeness, proseLikeness } from './prose-likeness.ts';
 export { fleschKincaidGrade, fleschReadingEase } from './readability.ts';
 export { hasReadingFormula, type ReadingEase, readingEaseOf } from './reading-ease.ts';

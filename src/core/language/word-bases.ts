@@ -2,6 +2,7 @@ import { type ForeignStems, foreignStems } from './foreign-stems.ts';
 import { baseForm } from './inflections.ts';
 import { languageRules } from './languages/index.ts';
 import { normalForm } from './normal.ts';
+import { perVocabulary } from './per-vocabulary.ts';
 import { stem } from './stems.ts';
 import { isStopWord } from './stop-words.ts';
 import { tokenize } from './tokens.ts';
@@ -22,8 +23,6 @@ function hasLetters(text: string): boolean {
 const UNKNOWN = -2;
 
 const codeOf = (language: string): string => languageRules(language)?.code ?? 'en';
-
-const shared = new WeakMap<Vocabulary, Map<string, WordBases>>();
 
 /**
  * Base forms by which uses of words are counted, and stems by which texts are grouped, each as a number that is the same
@@ -55,18 +54,7 @@ export class WordBases {
 
   /** The bases of a vocabulary's words in a language, the same for all who ask: a site's posts share most of their words. */
   static of(vocabulary: Vocabulary, language = 'en'): WordBases {
-    let all = shared.get(vocabulary);
-    if (!all) {
-      all = new Map();
-      shared.set(vocabulary, all);
-    }
-    const code = codeOf(language);
-    let bases = all.get(code);
-    if (!bases) {
-      bases = new WordBases(vocabulary, code);
-      all.set(code, bases);
-    }
-    return bases;
+    return basesFor(vocabulary, codeOf(language));
   }
 
   /** These, or those of another language for the same vocabulary. */
@@ -177,3 +165,5 @@ export class WordBases {
     return bases.map((base) => this.texts[base]).join(' ');
   }
 }
+
+const basesFor = perVocabulary((vocabulary, code: string) => new WordBases(vocabulary, code));

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { decodeText } from '../../../core/draft/index.ts';
 import {
@@ -60,9 +60,13 @@ export function BringFigures({
   const [problem, setProblem] = useState('');
   const [list, setList] = useState('');
   const [result, setResult] = useState<ImportResult | null>(null);
+  const lastChosen = useRef<File | null>(null);
   const choose = async (file: File) => {
     setResult(null);
+    lastChosen.current = file;
     const read = await tableOf(file);
+    // A larger one that was chosen before is read later: the last one counts.
+    if (lastChosen.current !== file) return;
     if (typeof read === 'string') {
       setProblem(read);
       setTable(null);
