@@ -27,8 +27,11 @@ function hump(x: number, width: number, height: number): string {
   return `M${x} ${height}C${x + foot} ${height} ${mid - top} 1 ${mid} 1S${x + width - foot} ${height} ${x + width} ${height}Z`;
 }
 
-/** Pixels below which a hump has no room for its name beside its neighbours'. */
-const NARROW = 66;
+/** Pixels of a letter of a label, about, and between two labels. */
+const LETTER = 6.8;
+const BETWEEN = 8;
+
+const earned = (points: number, available: number) => `${points.toFixed(1)} of ${available.toFixed(1)}`;
 
 /** The ridge: one hump per group, as wide as its points, filled as far as it is earned. */
 export function Ridge({
@@ -48,9 +51,7 @@ export function Ridge({
   const total = groups.reduce((sum, group) => sum + group.available, 0);
   const words = groups
     .map(({ id, points, available }) =>
-      available > 0
-        ? `${GROUP_NAMES[id]} ${points.toFixed(1)} of ${available.toFixed(1)}`
-        : `${GROUP_NAMES[id]} does not apply`,
+      available > 0 ? `${GROUP_NAMES[id]} ${earned(points, available)}` : `${GROUP_NAMES[id]} does not apply`,
     )
     .join(', ');
   let x = 0;
@@ -62,7 +63,16 @@ export function Ridge({
       x += own;
       return { id, at, own, share: points / available, points, available };
     });
-  const below = !names ? 0 : humps.some(({ own }) => own < NARROW) ? 66 : 36;
+  // A label that would touch the one before it stands one row lower.
+  let taken = Number.NEGATIVE_INFINITY;
+  const lowered = new Set<string>();
+  for (const { id, at, own, points, available } of humps) {
+    const half = (earned(points, available).length * LETTER) / 2;
+    const middle = at + own / 2;
+    if (middle - half < taken) lowered.add(id);
+    else taken = middle + half + BETWEEN;
+  }
+  const below = !names ? 0 : lowered.size > 0 ? 66 : 36;
   return (
     <svg
       role="img"
@@ -78,26 +88,23 @@ export function Ridge({
         const filled = share * (height - 1);
         return (
           <g key={id}>
-            <title>{`${GROUP_NAMES[id]}: ${points.toFixed(1)} of ${available.toFixed(1)} points`}</title>
+            <title>{`${GROUP_NAMES[id]}: ${earned(points, available)} points`}</title>
             <path d={path} className="fill-sand" />
             <clipPath id={`${clip}${id}`}>
               <rect x={at} y={height - filled} width={own} height={filled} />
             </clipPath>
             <path d={path} className="fill-marram" clipPath={`url(#${clip}${id})`} />
             {names && (
-              // A hump too narrow for its name has it one row lower.
               <text
                 x={at + own / 2}
-                y={height + (own < NARROW ? 45 : 15)}
+                y={height + (lowered.has(id) ? 45 : 15)}
                 textAnchor="middle"
                 className="fill-soft text-[12px]"
               >
                 {GROUP_NAMES[id]}
-                <tspan
-                  x={at + own / 2}
-                  dy="15"
-                  className="fill-ink"
-                >{`${points.toFixed(1)} of ${available.toFixed(1)}`}</tspan>
+                <tspan x={at + own / 2} dy="15" className="fill-ink">
+                  {earned(points, available)}
+                </tspan>
               </text>
             )}
           </g>
